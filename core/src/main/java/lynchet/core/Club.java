@@ -1,0 +1,39 @@
+package lynchet.core;
+
+import java.util.List;
+import lynchet.core.chain.Chain;
+import lynchet.core.map.MapData;
+import lynchet.core.mat.Attendance;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Track;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Student;
+import lynchet.core.rank.Ladder;
+
+/** A whole club: its map, chains, ladders, people and records. Accounts and passwords are no part of it. */
+public record Club(
+        String name,
+        MapData map,
+        List<Chain> chains,
+        List<Ladder> ladders,
+        List<Track> tracks,
+        List<Student> people,
+        List<TrainingClass> classes,
+        List<Attendance> attendance,
+        List<PracticeEntry> practice,
+        List<Mark> marks) {
+
+    public Club {
+        name = name == null || name.isBlank() ? "Our club" : Say.text("the name of the club", name, 80);
+        map = map == null ? new MapData(null, null, null, null, null) : map;
+        chains = Say.list(chains);
+        ladders = Say.list(ladders);
+        tracks = Say.list(tracks);
+        people = Say.list(people);
+        classes = Say.list(classes);
+        attendance = Say.list(attendance);
+        practice = Say.list(practice);
+        marks = Say.list(marks);
+    }
+}

@@ -1,0 +1,40 @@
+package lynchet.core.chain;
+
+import lynchet.core.Say;
+
+/**
+ * A tree of links that a coach teaches as one thing: a main line, and turn-offs at reactions.
+ *
+ * @param owner account name of the coach who owns it; the house when null
+ * @param start position id where it begins
+ * @param first the first step; null while nothing has been entered
+ */
+public record Chain(
+        String id, String name, String intent, String owner, String start, ChainStep first, boolean retired) {
+
+    /** Steps on one path, and steps in all: more than anyone can teach, less than can harm the server. */
+    public static final int MOST_DEEP = 40;
+
+    public static final int MOST_STEPS = 400;
+
+    public Chain {
+        Say.id("a chain", id);
+        Say.text("the name of chain " + id, name, 80);
+        intent = intent == null ? "" : intent;
+        Say.there("the start of chain " + id, start);
+        if (first != null) {
+            Say.within("the steps of chain " + id, count(first, 1), 1, MOST_STEPS);
+        }
+    }
+
+    private static int count(ChainStep step, int depth) {
+        if (depth > MOST_DEEP) {
+            throw new IllegalArgumentException("a chain is at most " + MOST_DEEP + " steps deep");
+        }
+        int steps = 1;
+        for (Turn turn : step.next()) {
+            steps += count(turn.step(), depth + 1);
+        }
+        return steps;
+    }
+}

@@ -1,0 +1,22 @@
+package lynchet.core.map;
+
+import lynchet.core.Say;
+
+/**
+ * A mistake seen.
+ *
+ * @param id unique within its technique
+ * @param see what you see
+ * @param because why it fails
+ * @param fix what to do instead
+ * @param opens id of the link it opens for the partner; may be null
+ * @param canHurt whether it can hurt someone
+ */
+public record Fault(String id, String see, String because, String fix, String opens, boolean canHurt) {
+    public Fault {
+        Say.id("a fault", id);
+        Say.text("what is seen in fault " + id, see, 200);
+        Say.text("the reason of fault " + id, because, 300);
+        Say.text("the fix of fault " + id, fix, 300);
+    }
+}

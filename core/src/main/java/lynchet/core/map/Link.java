@@ -1,0 +1,57 @@
+package lynchet.core.map;
+
+import java.util.List;
+import lynchet.core.Say;
+
+/**
+ * An edge of the map: from a position, with a technique, to a position or a tap.
+ *
+ * @param when id of the reaction it answers; null: on my own initiative
+ * @param to a position id or {@link #TAP}
+ * @param partial where a throw or sweep that half works lands; may be null
+ * @param ifStopped where it leaves me when it fails without a named reaction; null: where I was
+ */
+public record Link(
+        String id,
+        String from,
+        String technique,
+        String version,
+        String when,
+        List<Need> needs,
+        List<MeantFor> meantFor,
+        String to,
+        String partial,
+        String ifStopped,
+        String note,
+        boolean retired) {
+
+    /** The end of the fight in my favour. */
+    public static final String TAP = "TAP";
+
+    /** For which match-up or build a link is meant; none: for everybody. */
+    public enum MeantFor {
+        SAME,
+        OPPOSITE,
+        PARTNER_TALLER,
+        PARTNER_SHORTER,
+        PARTNER_HEAVIER,
+        PARTNER_LIGHTER
+    }
+
+    public Link {
+        Say.id("a link", id);
+        Say.there("the start of link " + id, from);
+        Say.there("the technique of link " + id, technique);
+        Say.there("the end of link " + id, to);
+        needs = Say.list(needs);
+        meantFor = Say.list(meantFor);
+    }
+
+    public boolean endsInTap() {
+        return TAP.equals(to);
+    }
+
+    public boolean isAnswer() {
+        return when != null;
+    }
+}

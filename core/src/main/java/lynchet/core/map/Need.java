@@ -1,0 +1,25 @@
+package lynchet.core.map;
+
+import lynchet.core.Say;
+
+/**
+ * What must hold before a link is on.
+ *
+ * @param madeBy id of the link that makes it; may be null
+ */
+public record Need(Kind kind, String text, String madeBy) {
+
+    /** What sort of thing must hold. */
+    public enum Kind {
+        GRIP,
+        ANGLE,
+        WEIGHT,
+        DISTANCE,
+        TIMING
+    }
+
+    public Need {
+        Say.there("the kind of a need", kind);
+        Say.text("a need", text, 160);
+    }
+}

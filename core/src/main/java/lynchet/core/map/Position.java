@@ -1,0 +1,55 @@
+package lynchet.core.map;
+
+import java.util.List;
+import java.util.Map;
+import lynchet.core.Say;
+
+/**
+ * Where one of the two stands, seen from that one: a node of the map.
+ *
+ * @param control −3 to +3 in steps of 0.1, who leads; +3: I finish at will
+ * @param controlIn a control of its own in a ruleset, by ruleset id
+ * @param pin whether this is a hold-down that a ruleset may count
+ * @param fewWaysBecause why there are fewer than two ways out, where that is meant
+ */
+public record Position(
+        String id,
+        String name,
+        List<String> aliases,
+        double control,
+        Map<String, Double> controlIn,
+        Jacket jacket,
+        boolean pin,
+        String summary,
+        List<String> details,
+        List<String> cautions,
+        String fewWaysBecause,
+        boolean retired) {
+
+    public Position {
+        Say.id("a position", id);
+        Say.text("the name of position " + id, name, 80);
+        aliases = Say.list(aliases);
+        control = step("position " + id, control);
+        controlIn = controlIn == null ? Map.of() : Map.copyOf(controlIn);
+        controlIn.forEach((ruleset, value) -> step("position " + id + " in ruleset " + ruleset, value));
+        jacket = jacket == null ? Jacket.EITHER : jacket;
+        summary = summary == null ? "" : summary;
+        details = Say.list(details);
+        cautions = Say.list(cautions);
+    }
+
+    /** Who leads here under a ruleset, which may give a value of its own; null means no ruleset. */
+    public double controlUnder(Ruleset ruleset) {
+        return ruleset == null ? control : controlIn.getOrDefault(ruleset.id(), control);
+    }
+
+    private static double step(String what, double control) {
+        double tenths = control * 10;
+        if (!(Math.abs(control) <= 3) || Math.abs(tenths - Math.rint(tenths)) > 1e-9) {
+            throw new IllegalArgumentException(
+                    "the control of " + what + " must be from -3 to 3 in steps of 0.1, not " + control);
+        }
+        return Math.rint(tenths) / 10 + 0.0;
+    }
+}

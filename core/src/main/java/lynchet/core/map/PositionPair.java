@@ -1,0 +1,23 @@
+package lynchet.core.map;
+
+import java.util.List;
+import lynchet.core.Say;
+
+/**
+ * One moment of the fight, seen from both sides.
+ *
+ * @param second the counterpart of {@code first}; null when the position is its own counterpart
+ */
+public record PositionPair(String id, Stage stage, Position first, Position second) {
+
+    public PositionPair {
+        Say.id("a position pair", id);
+        Say.there("the stage of pair " + id, stage);
+        Say.there("the first position of pair " + id, first);
+    }
+
+    /** One position if it is its own counterpart, else both. */
+    public List<Position> positions() {
+        return second == null ? List.of(first) : List.of(first, second);
+    }
+}

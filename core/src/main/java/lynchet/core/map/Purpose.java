@@ -1,0 +1,8 @@
+package lynchet.core.map;
+
+/** What a version of a technique is for. */
+public enum Purpose {
+    TEACHING,
+    GRADING,
+    COMPETITION
+}

@@ -1,0 +1,37 @@
+package lynchet.core.map;
+
+import lynchet.core.Say;
+
+/**
+ * What the partner does, at a position of mine or in answer to a link I attempt.
+ *
+ * @param link the link I attempt; null when it happens at a position
+ * @param position the position I am in; null when it answers a link
+ * @param leaves the position where I am then
+ * @param attack the partner's link that this reaction is, when it is itself an attack; may be null
+ * @param fault the fault of mine that invites it; may be null
+ */
+public record Reaction(
+        String id,
+        String link,
+        String position,
+        String text,
+        Phase phase,
+        Manner manner,
+        String leaves,
+        String attack,
+        String fault,
+        boolean retired) {
+
+    public Reaction {
+        Say.id("a reaction", id);
+        if ((link == null) == (position == null)) {
+            throw new IllegalArgumentException(
+                    "reaction " + id + " belongs to a link or to a position, one of the two");
+        }
+        Say.text("the text of reaction " + id, text, 160);
+        phase = phase == null ? Phase.ENTRY : phase;
+        manner = manner == null ? Manner.OTHER : manner;
+        Say.there("where reaction " + id + " leaves", leaves);
+    }
+}

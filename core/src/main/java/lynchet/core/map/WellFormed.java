@@ -1,0 +1,371 @@
+package lynchet.core.map;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+
+/** The rules of design section 3 that every map must keep; anything else is refused with rule and id. */
+public final class WellFormed {
+
+    private final MapData data;
+    private final List<Breach> breaches = new ArrayList<>();
+    private final Map<String, Position> positions = new HashMap<>();
+    private final Map<String, String> counterpart = new HashMap<>();
+    private final Map<String, Technique> techniques;
+    private final Map<String, Link> links;
+    private final Map<String, Reaction> reactions;
+
+    private WellFormed(MapData data) {
+        this.data = data;
+        this.techniques = byId("techniques", data.techniques(), Technique::id);
+        this.links = byId("links", data.links(), Link::id);
+        this.reactions = byId("reactions", data.reactions(), Reaction::id);
+    }
+
+    /** Every breach in the order of the data; an empty list means that the map is well formed. */
+    public static List<Breach> check(MapData data) {
+        WellFormed check = new WellFormed(data);
+        check.pairs();
+        check.techniqueCards();
+        check.linksStartAndEnd();
+        check.reactionsAttachAndLeave();
+        check.rulesets();
+        check.prerequisitesFormNoCycle();
+        return List.copyOf(check.breaches);
+    }
+
+    private <T> Map<String, T> byId(String part, List<T> things, Function<T, String> id) {
+        Map<String, T> found = new LinkedHashMap<>();
+        for (int i = 0; i < things.size(); i++) {
+            String key = id.apply(things.get(i));
+            if (found.putIfAbsent(key, things.get(i)) != null) {
+                breach("ID_UNIQUE", part, i, "id", key, "the id " + key + " is used twice among the " + part);
+            }
+        }
+        return found;
+    }
+
+    private void pairs() {
+        Set<String> pairIds = new HashSet<>();
+        for (int i = 0; i < data.pairs().size(); i++) {
+            PositionPair pair = data.pairs().get(i);
+            if (!pairIds.add(pair.id())) {
+                breach(
+                        "ID_UNIQUE",
+                        "pairs",
+                        i,
+                        "id",
+                        pair.id(),
+                        "the id " + pair.id() + " is used twice among the pairs");
+            }
+            for (Position position : pair.positions()) {
+                if (position.id().equals(Link.TAP) || positions.putIfAbsent(position.id(), position) != null) {
+                    breach(
+                            "ID_UNIQUE",
+                            "pairs",
+                            i,
+                            "id",
+                            position.id(),
+                            "the position id " + position.id() + " is used twice");
+                }
+            }
+            pair.positions().forEach(p -> counterpart.put(p.id(), pair.id()));
+            mirrors(i, pair);
+        }
+    }
+
+    private void mirrors(int i, PositionPair pair) {
+        Position first = pair.first();
+        if (pair.second() == null) {
+            if (first.control() != 0 || first.controlIn().values().stream().anyMatch(c -> c != 0)) {
+                breach(
+                        "CONTROL_MIRRORS",
+                        "pairs",
+                        i,
+                        "first/control",
+                        first.id(),
+                        first.id() + " is its own counterpart, so its control must be 0");
+            }
+            return;
+        }
+        Position second = pair.second();
+        boolean mirrored = first.control() == -second.control() + 0.0
+                && first.controlIn().keySet().equals(second.controlIn().keySet())
+                && first.controlIn().entrySet().stream()
+                        .allMatch(e -> e.getValue() == -second.controlIn().get(e.getKey()) + 0.0);
+        if (!mirrored) {
+            breach(
+                    "CONTROL_MIRRORS",
+                    "pairs",
+                    i,
+                    "second/control",
+                    second.id(),
+                    "the control of " + second.id() + " must be the opposite of that of " + first.id());
+        }
+    }
+
+    private void techniqueCards() {
+        for (int i = 0; i < data.techniques().size(); i++) {
+            Technique technique = data.techniques().get(i);
+            String id = technique.id();
+            boolean hasHouse = technique.houseVersion() != null;
+            if (hasHouse != !technique.versions().isEmpty()
+                    || hasHouse
+                            && technique.versions().stream().noneMatch(v -> v.id().equals(technique.houseVersion()))) {
+                breach(
+                        "HOUSE_VERSION",
+                        "techniques",
+                        i,
+                        "houseVersion",
+                        id,
+                        "the house version of " + id + " must be one of its versions");
+            }
+            for (String prerequisite : technique.prerequisites()) {
+                if (!techniques.containsKey(prerequisite)) {
+                    breach(
+                            "PREREQUISITE_EXISTS",
+                            "techniques",
+                            i,
+                            "prerequisites",
+                            id,
+                            id + " asks for " + prerequisite + " first, which does not exist");
+                }
+            }
+            for (String fall : technique.receiverFalls()) {
+                if (!techniques.containsKey(fall) || techniques.get(fall).family() != Family.BREAKFALL) {
+                    breach(
+                            "FALL_EXISTS",
+                            "techniques",
+                            i,
+                            "receiverFalls",
+                            id,
+                            id + " needs the fall " + fall + ", which is not a breakfall on the map");
+                }
+            }
+            for (String other : technique.carriesOverTo()) {
+                if (!techniques.containsKey(other)) {
+                    breach(
+                            "CARRIES_OVER_EXISTS",
+                            "techniques",
+                            i,
+                            "carriesOverTo",
+                            id,
+                            id + " carries over to " + other + ", which does not exist");
+                }
+            }
+            for (Fault fault : technique.faults()) {
+                if (fault.opens() != null && !links.containsKey(fault.opens())) {
+                    breach(
+                            "FAULT_OPENS",
+                            "techniques",
+                            i,
+                            "faults",
+                            id,
+                            "fault " + fault.id() + " of " + id + " opens " + fault.opens() + ", which is not a link");
+                }
+            }
+        }
+    }
+
+    private void linksStartAndEnd() {
+        for (int i = 0; i < data.links().size(); i++) {
+            Link link = data.links().get(i);
+            position("LINK_STARTS", i, "links", "from", link.id(), link.from());
+            if (!link.endsInTap()) {
+                position("LINK_ENDS", i, "links", "to", link.id(), link.to());
+            }
+            position("LINK_PARTIAL", i, "links", "partial", link.id(), link.partial());
+            position("LINK_STOPPED", i, "links", "ifStopped", link.id(), link.ifStopped());
+            Technique technique = techniques.get(link.technique());
+            if (technique == null) {
+                breach(
+                        "LINK_TECHNIQUE",
+                        "links",
+                        i,
+                        "technique",
+                        link.id(),
+                        "link " + link.id() + " uses the technique " + link.technique() + ", which does not exist");
+            } else if (link.version() != null
+                    && technique.versions().stream().noneMatch(v -> v.id().equals(link.version()))) {
+                breach(
+                        "LINK_VERSION",
+                        "links",
+                        i,
+                        "version",
+                        link.id(),
+                        "link " + link.id() + " uses the version " + link.version()
+                                + ", which its technique does not have");
+            }
+            for (Need need : link.needs()) {
+                if (need.madeBy() != null && !links.containsKey(need.madeBy())) {
+                    breach(
+                            "NEED_EXISTS",
+                            "links",
+                            i,
+                            "needs",
+                            link.id(),
+                            "a need of link " + link.id() + " is made by " + need.madeBy() + ", which is not a link");
+                }
+            }
+            answerFits(i, link);
+        }
+    }
+
+    private void answerFits(int i, Link link) {
+        if (!link.isAnswer()) {
+            return;
+        }
+        Reaction reaction = reactions.get(link.when());
+        if (reaction == null) {
+            breach(
+                    "ANSWER_EXISTS",
+                    "links",
+                    i,
+                    "when",
+                    link.id(),
+                    "link " + link.id() + " answers " + link.when() + ", which is not a reaction");
+        } else if (!reaction.leaves().equals(link.from())) {
+            breach(
+                    "ANSWER_STARTS",
+                    "links",
+                    i,
+                    "from",
+                    link.id(),
+                    "link " + link.id() + " answers a reaction that leaves at " + reaction.leaves() + ", not at "
+                            + link.from());
+        }
+    }
+
+    private void reactionsAttachAndLeave() {
+        for (int i = 0; i < data.reactions().size(); i++) {
+            Reaction reaction = data.reactions().get(i);
+            String id = reaction.id();
+            position("REACTION_POSITION", i, "reactions", "position", id, reaction.position());
+            position("REACTION_LEAVES", i, "reactions", "leaves", id, reaction.leaves());
+            if (reaction.link() != null && !links.containsKey(reaction.link())) {
+                breach(
+                        "REACTION_LINK",
+                        "reactions",
+                        i,
+                        "link",
+                        id,
+                        "reaction " + id + " belongs to the link " + reaction.link() + ", which does not exist");
+            }
+            if (reaction.link() != null
+                    && links.containsKey(reaction.link())
+                    && id.equals(links.get(reaction.link()).when())) {
+                breach("REACTION_CYCLE", "reactions", i, "link", id, "reaction " + id + " is answered by its own link");
+            }
+            if (reaction.attack() != null && !links.containsKey(reaction.attack())) {
+                breach(
+                        "REACTION_ATTACK",
+                        "reactions",
+                        i,
+                        "attack",
+                        id,
+                        "reaction " + id + " is the attack " + reaction.attack() + ", which is not a link");
+            }
+        }
+    }
+
+    private void rulesets() {
+        Map<String, Ruleset> seen = byId("rulesets", data.rulesets(), Ruleset::id);
+        for (int i = 0; i < data.rulesets().size(); i++) {
+            Ruleset ruleset = data.rulesets().get(i);
+            for (String entry : ruleset.entries()) {
+                position("RULESET_ENTRY", i, "rulesets", "entries", ruleset.id(), entry);
+            }
+            for (Ruleset.HeldPin pin : ruleset.pins()) {
+                position("RULESET_PIN", i, "rulesets", "pins", ruleset.id(), pin.position());
+            }
+            for (String technique : ruleset.illegalTechniques()) {
+                if (!techniques.containsKey(technique)) {
+                    breach(
+                            "RULESET_TECHNIQUE",
+                            "rulesets",
+                            i,
+                            "illegalTechniques",
+                            ruleset.id(),
+                            "ruleset " + ruleset.id() + " forbids " + technique + ", which does not exist");
+                }
+            }
+        }
+        for (Position position : positions.values()) {
+            for (String ruleset : position.controlIn().keySet()) {
+                if (!seen.containsKey(ruleset)) {
+                    breaches.add(new Breach(
+                            "CONTROL_RULESET",
+                            "/map/pairs",
+                            position.id(),
+                            position.id() + " has a control in the ruleset " + ruleset + ", which does not exist"));
+                }
+            }
+        }
+    }
+
+    /** Depth-first with three colours; a grey technique met again closes a cycle. */
+    private void prerequisitesFormNoCycle() {
+        Map<String, Boolean> done = new HashMap<>();
+        for (int i = 0; i < data.techniques().size(); i++) {
+            List<String> cycle = cycleFrom(data.techniques().get(i).id(), done, new ArrayList<>());
+            if (cycle != null) {
+                String id = data.techniques().get(i).id();
+                breach(
+                        "PREREQUISITE_CYCLE",
+                        "techniques",
+                        i,
+                        "prerequisites",
+                        id,
+                        "prerequisites go round in a circle: " + String.join(" needs ", cycle));
+                return;
+            }
+        }
+    }
+
+    private List<String> cycleFrom(String start, Map<String, Boolean> done, List<String> path) {
+        record Frame(String id, java.util.Iterator<String> rest) {}
+        java.util.ArrayDeque<Frame> stack = new java.util.ArrayDeque<>();
+        if (done.containsKey(start)) {
+            return null;
+        }
+        done.put(start, false);
+        path.add(start);
+        stack.push(new Frame(start, techniques.get(start).prerequisites().iterator()));
+        while (!stack.isEmpty()) {
+            Frame frame = stack.peek();
+            if (!frame.rest().hasNext()) {
+                stack.pop();
+                path.remove(path.size() - 1);
+                done.put(frame.id(), true);
+                continue;
+            }
+            String next = frame.rest().next();
+            if (!techniques.containsKey(next) || Boolean.TRUE.equals(done.get(next))) {
+                continue;
+            }
+            if (done.containsKey(next)) {
+                path.add(next);
+                return path.subList(path.indexOf(next), path.size());
+            }
+            done.put(next, false);
+            path.add(next);
+            stack.push(new Frame(next, techniques.get(next).prerequisites().iterator()));
+        }
+        return null;
+    }
+
+    private void position(String rule, int i, String part, String field, String id, String position) {
+        if (position != null && !positions.containsKey(position)) {
+            breach(rule, part, i, field, id, id + " names the position " + position + ", which does not exist");
+        }
+    }
+
+    private void breach(String rule, String part, int i, String field, String id, String sentence) {
+        breaches.add(new Breach(rule, "/map/" + part + "/" + i + "/" + field, id, sentence));
+    }
+}

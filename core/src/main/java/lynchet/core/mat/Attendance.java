@@ -1,0 +1,27 @@
+package lynchet.core.mat;
+
+import java.time.Instant;
+import lynchet.core.Say;
+
+/**
+ * A student was in a class; unique per student and class.
+ *
+ * @param how by which way it was taken
+ * @param by account name of whoever took it
+ */
+public record Attendance(String id, String student, String classId, How how, Instant at, String by) {
+
+    /** How attendance was taken. */
+    public enum How {
+        NAME,
+        CARD,
+        BULK
+    }
+
+    public Attendance {
+        Say.id("an attendance", id);
+        Say.there("the student of attendance " + id, student);
+        Say.there("the class of attendance " + id, classId);
+        how = how == null ? How.NAME : how;
+    }
+}

@@ -1,0 +1,49 @@
+package lynchet.core.mat;
+
+import lynchet.core.Say;
+
+/**
+ * One timed part of a class.
+ *
+ * @param technique what is drilled; null where the block has none
+ * @param version the version drilled; null: the house version
+ * @param dose how much; null where the block has none
+ * @param watchCue the one cue to say; may be null
+ * @param watchFault fault id of the technique to watch for; may be null
+ */
+public record Block(
+        String id,
+        Kind kind,
+        String title,
+        int minutes,
+        String technique,
+        String version,
+        String chain,
+        Dose dose,
+        String watchCue,
+        String watchFault) {
+
+    /** What happens in a block. */
+    public enum Kind {
+        WARM_UP,
+        BREAKFALLS,
+        EXPLAIN,
+        PART_DRILL,
+        WHOLE_DRILL,
+        TIMED_ROUNDS,
+        POSITIONAL_ROUNDS,
+        FREE_ROUNDS,
+        COOL_DOWN
+    }
+
+    public Block {
+        Say.id("a block", id);
+        Say.there("the kind of block " + id, kind);
+        Say.text("the title of block " + id, title, 100);
+        Say.within("the minutes of block " + id, minutes, 1, 240);
+    }
+
+    public boolean isDrill() {
+        return kind == Kind.PART_DRILL || kind == Kind.WHOLE_DRILL || kind == Kind.BREAKFALLS;
+    }
+}

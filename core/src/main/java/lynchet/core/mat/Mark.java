@@ -1,0 +1,46 @@
+package lynchet.core.mat;
+
+import java.time.Instant;
+import java.util.List;
+import lynchet.core.Say;
+import lynchet.core.rank.Standard;
+
+/**
+ * A coach's judgement. Never edited: a later mark supersedes an earlier one of the same key.
+ *
+ * @param subject id of the technique, chain or syllabus item judged
+ * @param version version id judged; null: none in particular
+ * @param standard {@code SHOWN}, {@code MOVING} or {@code LIVE}
+ * @param faults fault ids seen
+ * @param withdraws id of a mark that this one takes back; then {@code passed} is false
+ */
+public record Mark(
+        String id,
+        String student,
+        String subject,
+        Role role,
+        Side side,
+        String version,
+        Standard standard,
+        boolean passed,
+        List<String> faults,
+        String classId,
+        Instant at,
+        String by,
+        String withdraws) {
+
+    public Mark {
+        Say.id("a mark", id);
+        Say.there("the student of mark " + id, student);
+        Say.there("the subject of mark " + id, subject);
+        role = role == null ? Role.PERFORMER : role;
+        side = side == null ? Side.BOTH : side;
+        Say.there("the standard of mark " + id, standard);
+        if (!standard.isMarked()) {
+            throw new IllegalArgumentException(
+                    "mark " + id + ": " + standard + " is computed from practice, not marked");
+        }
+        faults = Say.list(faults);
+        Say.within("the faults of mark " + id, faults.size(), 0, 20);
+    }
+}

@@ -1,0 +1,50 @@
+package lynchet.core.mat;
+
+import java.time.Instant;
+import java.util.List;
+import lynchet.core.Say;
+
+/**
+ * Something was drilled in a class.
+ *
+ * @param student who drilled it; null: everyone who was there, late arrivals included, but {@code except}
+ * @param technique what; null when it was a chain
+ * @param reps repetitions on each side named, 1 to 1000
+ * @param part whether only a part of it was drilled
+ * @param except student ids who sat it out
+ * @param withdrawn whether it was taken back
+ */
+public record PracticeEntry(
+        String id,
+        String classId,
+        String blockId,
+        String student,
+        String technique,
+        String chain,
+        Side side,
+        int reps,
+        boolean part,
+        Role role,
+        List<String> except,
+        Instant at,
+        String by,
+        boolean withdrawn) {
+
+    public PracticeEntry {
+        Say.id("a practice entry", id);
+        Say.there("the class of practice entry " + id, classId);
+        if ((technique == null) == (chain == null)) {
+            throw new IllegalArgumentException(
+                    "practice entry " + id + " names a technique or a chain, one of the two");
+        }
+        side = side == null ? Side.BOTH : side;
+        Say.within("the reps of practice entry " + id, reps, 1, 1000);
+        role = role == null ? Role.PERFORMER : role;
+        except = Say.list(except);
+    }
+
+    /** Whether it counts for a student who was in the class. */
+    public boolean countsFor(String studentId) {
+        return !withdrawn && (student == null ? !except.contains(studentId) : student.equals(studentId));
+    }
+}

@@ -1,0 +1,13 @@
+package lynchet.core.mat;
+
+import lynchet.core.Say;
+import lynchet.core.map.Jacket;
+
+/** A stream of classes: juniors, fundamentals, no-jacket … */
+public record Track(String id, String name, Jacket jacket) {
+    public Track {
+        Say.id("a track", id);
+        Say.text("the name of track " + id, name, 60);
+        jacket = jacket == null ? Jacket.EITHER : jacket;
+    }
+}

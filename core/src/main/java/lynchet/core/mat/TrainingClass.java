@@ -1,0 +1,42 @@
+package lynchet.core.mat;
+
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.Optional;
+import lynchet.core.Say;
+
+/**
+ * One dated class of a track, made of timed blocks.
+ *
+ * @param minutes its length, 5 to 480
+ * @param coach account name of the coach who gives it; may be null
+ */
+public record TrainingClass(
+        String id,
+        LocalDate date,
+        LocalTime start,
+        int minutes,
+        String track,
+        String coach,
+        String area,
+        String theme,
+        List<Block> blocks,
+        boolean cancelled) {
+
+    public TrainingClass {
+        Say.id("a class", id);
+        Say.there("the date of class " + id, date);
+        Say.there("the start of class " + id, start);
+        Say.within("the minutes of class " + id, minutes, 5, 480);
+        Say.there("the track of class " + id, track);
+        blocks = Say.list(blocks);
+        if (blocks.stream().map(Block::id).distinct().count() != blocks.size()) {
+            throw new IllegalArgumentException("class " + id + " names a block twice");
+        }
+    }
+
+    public Optional<Block> block(String blockId) {
+        return blocks.stream().filter(block -> block.id().equals(blockId)).findFirst();
+    }
+}

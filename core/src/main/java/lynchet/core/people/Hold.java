@@ -1,0 +1,16 @@
+package lynchet.core.people;
+
+import java.time.LocalDate;
+import lynchet.core.Say;
+
+/** A student is kept at a rank on purpose, until a coach lifts it; {@code ended} null: it still stands. */
+public record Hold(LocalDate from, LocalDate reviewOn, String reason, String by, LocalDate ended) {
+    public Hold {
+        Say.there("the start of a hold", from);
+        Say.text("the reason of a hold", reason, 300);
+    }
+
+    public boolean standsOn(LocalDate day) {
+        return !day.isBefore(from) && (ended == null || day.isBefore(ended));
+    }
+}

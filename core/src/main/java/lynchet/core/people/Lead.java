@@ -1,0 +1,8 @@
+package lynchet.core.people;
+
+/** A student's stance. */
+public enum Lead {
+    RIGHT,
+    LEFT,
+    BOTH
+}

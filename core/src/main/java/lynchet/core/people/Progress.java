@@ -1,0 +1,152 @@
+package lynchet.core.people;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Technique;
+import lynchet.core.mat.Side;
+import lynchet.core.rank.Item;
+import lynchet.core.rank.Rank;
+import lynchet.core.rank.Sides;
+import lynchet.core.rank.Standard;
+import lynchet.core.rank.SyllabusGroup;
+
+/** How far a student is with each item of a rank's syllabus. */
+public final class Progress {
+
+    private final PracticeLog log;
+    private final MarkBook marks;
+    private final GrapplingMap map;
+
+    public Progress(StudentRecord record, GrapplingMap map) {
+        this.log = PracticeLog.of(record);
+        this.marks = MarkBook.of(record.marks());
+        this.map = map;
+    }
+
+    /**
+     * One item.
+     *
+     * @param have the standard reached on every side asked for; null: nothing yet
+     * @param sessions effective sessions on the least practised side asked for
+     * @param fading how fresh it is; null when no practice is logged
+     * @param missing what is missing, in words; empty when met
+     */
+    public record ItemProgress(
+            Item item,
+            boolean met,
+            Standard have,
+            int sessions,
+            Fading.State fading,
+            LocalDate lastPractised,
+            String missing) {}
+
+    /** A group with how many of its items are met out of how many are needed. */
+    public record GroupProgress(String name, int needed, int met, List<ItemProgress> items) {
+        public boolean isMet() {
+            return met >= needed;
+        }
+    }
+
+    public MarkBook marks() {
+        return marks;
+    }
+
+    public PracticeLog log() {
+        return log;
+    }
+
+    public List<GroupProgress> of(Rank rank, LocalDate today) {
+        List<GroupProgress> groups = new ArrayList<>();
+        for (SyllabusGroup group : rank.syllabus()) {
+            List<ItemProgress> items =
+                    group.items().stream().map(item -> of(item, today)).toList();
+            int met = (int) items.stream().filter(ItemProgress::met).count();
+            groups.add(new GroupProgress(group.name(), group.needed(), met, items));
+        }
+        return groups;
+    }
+
+    ItemProgress of(Item item, LocalDate today) {
+        String subject = subject(item);
+        List<Side> sides = sides(item);
+        Standard have = sides.isEmpty() ? best(item, subject, null) : worst(item, subject, sides);
+        Optional<Fading> least = (sides.isEmpty() ? java.util.stream.Stream.of(Side.BOTH) : sides.stream())
+                .map(side -> log.on(subject, side))
+                .map(fading -> fading.orElse(null))
+                .reduce((a, b) -> a == null || b == null ? null : a.sessions() <= b.sessions() ? a : b)
+                .flatMap(Optional::ofNullable);
+        boolean met = have != null && have.compareTo(item.standard()) >= 0;
+        return new ItemProgress(
+                item,
+                met,
+                have,
+                least.map(Fading::sessions).orElse(0),
+                log.on(subject, null).map(f -> f.stateOn(today)).orElse(null),
+                log.on(subject, null).map(Fading::last).orElse(null),
+                met
+                        ? ""
+                        : missing(
+                                item,
+                                subject,
+                                sides,
+                                least.map(Fading::sessions).orElse(0)));
+    }
+
+    /** Marks and practice name a counter by its technique. */
+    private String subject(Item item) {
+        return item.kind() == Item.Kind.COUNTER
+                ? map.link(item.ref()).map(link -> link.technique()).orElse(item.ref())
+                : item.subject();
+    }
+
+    /** Sides only mean something where the technique has sides. */
+    private List<Side> sides(Item item) {
+        boolean sided = map.technique(subject(item)).map(Technique::sided).orElse(false);
+        return sided ? item.sides().required() : Sides.EITHER.required();
+    }
+
+    private Standard worst(Item item, String subject, List<Side> sides) {
+        Standard worst = Standard.LIVE;
+        for (Side side : sides) {
+            Standard one = best(item, subject, side);
+            if (one == null) {
+                return null;
+            }
+            worst = one.compareTo(worst) < 0 ? one : worst;
+        }
+        return worst;
+    }
+
+    private Standard best(Item item, String subject, Side side) {
+        Optional<Standard> passed = marks.best(subject, item.role(), side, item.version());
+        if (passed.isPresent()) {
+            return passed.get();
+        }
+        if (log.on(subject, side).filter(Fading::isDrilled).isPresent()) {
+            return Standard.DRILLED;
+        }
+        return log.introduced(subject) ? Standard.INTRODUCED : null;
+    }
+
+    private String missing(Item item, String subject, List<Side> sides, int sessions) {
+        List<String> lacking = sides.stream()
+                .filter(side -> {
+                    Standard one = best(item, subject, side);
+                    return one == null || one.compareTo(item.standard()) < 0;
+                })
+                .map(side -> side == Side.RIGHT ? "right" : "left")
+                .toList();
+        String where = lacking.size() == 1 && sides.size() == 2 ? " on the " + lacking.get(0) : "";
+        if (item.standard() == Standard.DRILLED) {
+            int toGo = Math.max(1, Fading.DRILLED_AFTER - sessions);
+            return lynchet.core.Say.count(toGo, "session", "sessions") + " to go" + where;
+        }
+        if (item.standard() == Standard.INTRODUCED) {
+            return "not met yet in class";
+        }
+        return "to be passed" + where;
+    }
+}

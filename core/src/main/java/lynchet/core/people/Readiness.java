@@ -1,0 +1,317 @@
+package lynchet.core.people;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lynchet.core.Say;
+import lynchet.core.map.Family;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Technique;
+import lynchet.core.mat.Role;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.rank.Item;
+import lynchet.core.rank.Ladder;
+import lynchet.core.rank.Policy;
+import lynchet.core.rank.Rank;
+
+/**
+ * What a student still needs for the next stripe and the next rank, and about when. The coach decides.
+ *
+ * @param verdict where they stand towards the rank
+ * @param projection when the classes will be there; null when not attending
+ * @param window the first promotion window after everything is projected to be met; null when it cannot be told
+ * @param stripe the next stripe; null when the rank carries none or all are there
+ */
+public record Readiness(
+        String student,
+        String ladder,
+        String rank,
+        String nextRank,
+        Verdict verdict,
+        List<Condition> conditions,
+        Projection projection,
+        LocalDate window,
+        Stripe stripe) {
+
+    /** Where a student stands towards the next rank. */
+    public enum Verdict {
+        NOT_YET,
+        ON_TRACK,
+        ELIGIBLE,
+        CANDIDATE,
+        HELD
+    }
+
+    /** The next stripe: which, the classes there and needed, and when; {@code projection} null: not attending. */
+    public record Stripe(int number, boolean met, int have, int need, Projection projection) {}
+
+    /** @return empty when the student holds no rank on the ladder */
+    public static Optional<Readiness> of(
+            StudentRecord record, Ladder ladder, GrapplingMap map, ClubPace pace, LocalDate today) {
+        return record.student()
+                .heldOn(ladder.id())
+                .filter(held -> ladder.indexOf(held.rank()) >= 0)
+                .map(held -> new Judge(record, ladder, map, pace, today, held).judge());
+    }
+
+    /** Collects the conditions one after the other. */
+    private static final class Judge {
+
+        private final StudentRecord record;
+        private final Student student;
+        private final Ladder ladder;
+        private final GrapplingMap map;
+        private final ClubPace pace;
+        private final LocalDate today;
+        private final HeldRank held;
+        private final Rank rank;
+        private final List<LocalDate> counted;
+        private final List<Condition> conditions = new ArrayList<>();
+
+        Judge(StudentRecord record, Ladder ladder, GrapplingMap map, ClubPace pace, LocalDate today, HeldRank held) {
+            this.record = record;
+            this.student = record.student();
+            this.ladder = ladder;
+            this.map = map;
+            this.pace = pace;
+            this.today = today;
+            this.held = held;
+            this.rank = ladder.rank(held.rank()).orElseThrow();
+            this.counted = countedClasses();
+        }
+
+        private List<LocalDate> countedClasses() {
+            List<LocalDate> days = record.attended().stream()
+                    .filter(c -> !c.date().isAfter(today) && !c.cancelled())
+                    .filter(c -> ladder.tracks().isEmpty() || ladder.tracks().contains(c.track()))
+                    .map(TrainingClass::date)
+                    .toList();
+            return ladder.policy().oneClassADay() ? days.stream().distinct().toList() : days;
+        }
+
+        Readiness judge() {
+            Optional<Rank> next = ladder.after(rank.id());
+            int since = (int) counted.stream()
+                            .filter(day -> !day.isBefore(held.since()))
+                            .count()
+                    + student.priorClasses();
+            int need = ladder.policy().classesForRank(rank);
+            Optional<Projection> projection = project(need - since);
+            if (need > 0) {
+                add(
+                        Condition.Code.CLASSES,
+                        "Classes since " + rank.name(),
+                        since >= need,
+                        since + "",
+                        need + "",
+                        Say.count(need - since, "class", "classes") + " to go",
+                        projection.map(Projection::median).orElse(null));
+            }
+            timeInRank();
+            next.ifPresent(this::age);
+            syllabus();
+            falls();
+            holdsAndLimits();
+            LocalDate window = window();
+            return new Readiness(
+                    student.id(),
+                    ladder.id(),
+                    rank.id(),
+                    next.map(Rank::id).orElse(null),
+                    verdict(next.isPresent(), window),
+                    List.copyOf(conditions),
+                    projection.orElse(null),
+                    window,
+                    stripe(since));
+        }
+
+        private Optional<Projection> project(int toGo) {
+            return Projection.of(toGo, counted, student.joined(), pace, today);
+        }
+
+        private Stripe stripe(int since) {
+            if (ladder.policy().stripes() != Policy.Stripes.BY_CLASSES || held.stripes() >= rank.stripes()) {
+                return null;
+            }
+            int need = ladder.policy().classesPerStripe() * (held.stripes() + 1);
+            return new Stripe(
+                    held.stripes() + 1,
+                    since >= need,
+                    since,
+                    need,
+                    project(need - since).orElse(null));
+        }
+
+        private void timeInRank() {
+            if (rank.minWeeks() == 0) {
+                return;
+            }
+            LocalDate due = held.since().plusWeeks(rank.minWeeks());
+            long weeks = ChronoUnit.WEEKS.between(held.since(), today);
+            add(
+                    Condition.Code.TIME_IN_RANK,
+                    "Time in rank",
+                    !today.isBefore(due),
+                    weeks + " weeks",
+                    rank.minWeeks() + " weeks",
+                    Say.count((int) Math.ceil(ChronoUnit.DAYS.between(today, due) / 7.0), "week", "weeks") + " to go",
+                    due);
+        }
+
+        private void age(Rank next) {
+            if (next.minAge() == 0) {
+                return;
+            }
+            Optional<Integer> age = student.ageOn(today);
+            add(
+                    Condition.Code.AGE,
+                    "Age for " + next.name(),
+                    age.filter(a -> a >= next.minAge()).isPresent(),
+                    age.map(a -> a + "").orElse("unknown"),
+                    next.minAge() + "",
+                    age.isEmpty() ? "the birth date is not known" : "too young until the birthday",
+                    age.map(a -> student.born().plusYears(next.minAge())).orElse(null));
+        }
+
+        private void syllabus() {
+            for (Progress.GroupProgress group : new Progress(record, map).of(rank, today)) {
+                List<String> open = group.items().stream()
+                        .filter(item -> !item.met())
+                        .map(item -> name(item.item()) + " (" + item.missing() + ")")
+                        .toList();
+                String missing = group.met() >= group.needed()
+                        ? ""
+                        : group.needed() - group.met() + " more: "
+                                + String.join(", ", open.subList(0, Math.min(4, open.size())))
+                                + (open.size() > 4 ? " and " + (open.size() - 4) + " more" : "");
+                add(
+                        Condition.Code.SYLLABUS,
+                        group.name(),
+                        group.isMet(),
+                        group.met() + "",
+                        group.needed() + "",
+                        missing,
+                        null);
+            }
+        }
+
+        private String name(Item item) {
+            return Ladder.techniqueOf(item, map)
+                    .or(() -> Optional.ofNullable(item.ref()))
+                    .flatMap(map::technique)
+                    .map(Technique::name)
+                    .orElse(item.words() == null ? item.subject() : item.words());
+        }
+
+        /** Whoever is examined on throws is thrown in turn, so the falls of the next rank's throws must be passed. */
+        private void falls() {
+            MarkBook marks = MarkBook.of(record.marks());
+            List<String> needed = rank.items()
+                    .flatMap(item -> Ladder.techniqueOf(item, map).stream())
+                    .map(id -> map.technique(id).orElseThrow())
+                    .filter(technique -> technique.family() != Family.BREAKFALL)
+                    .flatMap(technique -> technique.receiverFalls().stream())
+                    .distinct()
+                    .sorted()
+                    .toList();
+            List<String> open = needed.stream()
+                    .filter(fall -> marks.best(fall, Role.PERFORMER, null, null).isEmpty())
+                    .map(fall -> map.technique(fall).orElseThrow().name())
+                    .toList();
+            if (!needed.isEmpty()) {
+                add(
+                        Condition.Code.FALLS,
+                        "Receiver's falls",
+                        open.isEmpty(),
+                        needed.size() - open.size() + "",
+                        needed.size() + "",
+                        "to be passed: " + String.join(", ", open),
+                        null);
+            }
+        }
+
+        private void holdsAndLimits() {
+            student.holds().stream()
+                    .filter(hold -> hold.standsOn(today))
+                    .findFirst()
+                    .ifPresent(
+                            hold -> add(Condition.Code.NO_HOLD, "No hold", false, "held", "none", hold.reason(), null));
+            student.restrictions().stream()
+                    .filter(r -> r.holdsOn(today))
+                    .findFirst()
+                    .ifPresent(r -> add(
+                            Condition.Code.NO_RESTRICTION,
+                            "No restriction",
+                            false,
+                            "restricted",
+                            "none",
+                            r.kind().words(),
+                            r.until() == null ? null : r.until().plusDays(1)));
+            if (student.memberUntil() != null) {
+                add(
+                        Condition.Code.MEMBERSHIP,
+                        "Membership",
+                        !student.memberUntil().isBefore(today),
+                        student.memberUntil().toString(),
+                        "valid",
+                        "ran out",
+                        null);
+            }
+        }
+
+        private LocalDate window() {
+            LocalDate ready = today;
+            for (Condition condition : conditions) {
+                if (!condition.met()) {
+                    if (condition.by() == null) {
+                        return null;
+                    }
+                    ready = condition.by().isAfter(ready) ? condition.by() : ready;
+                }
+            }
+            return firstWindow(ready);
+        }
+
+        private LocalDate firstWindow(LocalDate day) {
+            List<Integer> months = ladder.policy().promotionMonths();
+            if (months.isEmpty() || months.contains(day.getMonthValue())) {
+                return day;
+            }
+            LocalDate first = day.withDayOfMonth(1).plusMonths(1);
+            while (!months.contains(first.getMonthValue())) {
+                first = first.plusMonths(1);
+            }
+            return first;
+        }
+
+        private Verdict verdict(boolean hasNext, LocalDate window) {
+            if (conditions.stream().anyMatch(c -> c.code() == Condition.Code.NO_HOLD)) {
+                return Verdict.HELD;
+            }
+            if (!hasNext) {
+                return Verdict.NOT_YET;
+            }
+            if (conditions.stream().allMatch(Condition::met)) {
+                return Verdict.ELIGIBLE;
+            }
+            LocalDate nextWindow = firstWindow(today);
+            boolean inTime = window != null
+                    && (window.equals(nextWindow)
+                            || window.getYear() == nextWindow.getYear() && window.getMonth() == nextWindow.getMonth());
+            return inTime ? Verdict.ON_TRACK : Verdict.NOT_YET;
+        }
+
+        private void add(
+                Condition.Code code,
+                String label,
+                boolean met,
+                String have,
+                String need,
+                String missing,
+                LocalDate by) {
+            conditions.add(new Condition(code, label, met, have, need, met ? "" : missing, met ? null : by));
+        }
+    }
+}

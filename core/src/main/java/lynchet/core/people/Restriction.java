@@ -1,0 +1,41 @@
+package lynchet.core.people;
+
+import java.time.LocalDate;
+import lynchet.core.Say;
+
+/**
+ * A temporary limit; planning, pairing and grading obey it.
+ *
+ * @param until the last day; null: until it is lifted
+ * @param note what a coach on the mat needs to know, nothing more
+ */
+public record Restriction(Kind kind, LocalDate from, LocalDate until, String note) {
+
+    /** What must not be done. */
+    public enum Kind {
+        NO_THROWS_TAKEN("no throws taken"),
+        NO_NECK("nothing on the neck"),
+        ONE_SIDE_ONLY("one side only"),
+        NO_LIVE("no live rounds"),
+        HEAD_KNOCK("suspected concussion: no live, no throws, until cleared by a medical professional");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    public Restriction {
+        Say.there("the kind of a restriction", kind);
+        Say.there("the start of a restriction", from);
+    }
+
+    public boolean holdsOn(LocalDate day) {
+        return !day.isBefore(from) && (until == null || !day.isAfter(until));
+    }
+}

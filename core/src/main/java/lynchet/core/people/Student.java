@@ -1,0 +1,101 @@
+package lynchet.core.people;
+
+import java.time.LocalDate;
+import java.time.Period;
+import java.util.List;
+import java.util.Optional;
+import lynchet.core.Say;
+
+/**
+ * Somebody who trains.
+ *
+ * @param calledBy the name used on the mat; the full name when missing
+ * @param card number of the attendance card; may be null
+ * @param weightKg weight in kilograms, 10 to 300; null: unknown
+ * @param heightCm height in centimetres, 60 to 250; null: unknown
+ * @param ranks ranks held now, one for each ladder
+ * @param priorClasses classes credited from before the club
+ * @param left the day they left; null: still enrolled
+ */
+public record Student(
+        String id,
+        String name,
+        String calledBy,
+        String card,
+        LocalDate born,
+        LocalDate joined,
+        LocalDate left,
+        Double weightKg,
+        LocalDate weighed,
+        Integer heightCm,
+        Lead lead,
+        List<HeldRank> ranks,
+        List<String> tracks,
+        int priorClasses,
+        LocalDate memberUntil,
+        Contacts contacts,
+        List<Hold> holds,
+        List<Restriction> restrictions,
+        List<String> keepApart,
+        String notes) {
+
+    public Student {
+        Say.id("a student", id);
+        Say.text("the name of student " + id, name, 80);
+        calledBy = calledBy == null || calledBy.isBlank() ? name.split(" ")[0] : calledBy;
+        Say.text("the called-by name of student " + id, calledBy, 40);
+        Say.there("the day student " + id + " joined", joined);
+        if (born != null && born.isAfter(joined)) {
+            throw new IllegalArgumentException("student " + id + " joined before being born");
+        }
+        if (weightKg != null && !(weightKg >= 10 && weightKg <= 300)) {
+            throw new IllegalArgumentException(
+                    "the weight of student " + id + " must be 10 to 300 kg, not " + weightKg);
+        }
+        if (heightCm != null) {
+            Say.within("the height in cm of student " + id, heightCm, 60, 250);
+        }
+        lead = lead == null ? Lead.RIGHT : lead;
+        ranks = Say.list(ranks);
+        tracks = Say.list(tracks);
+        Say.within("the prior classes of student " + id, priorClasses, 0, 100_000);
+        holds = Say.list(holds);
+        restrictions = Say.list(restrictions);
+        keepApart = Say.list(keepApart);
+        notes = notes == null ? "" : notes;
+    }
+
+    /** Age in whole years on a day; empty when the birth date is not known. */
+    public Optional<Integer> ageOn(LocalDate day) {
+        return Optional.ofNullable(born).map(b -> Period.between(b, day).getYears());
+    }
+
+    public Optional<HeldRank> heldOn(String ladder) {
+        return ranks.stream().filter(held -> held.ladder().equals(ladder)).findFirst();
+    }
+
+    /** What somebody sees who may not see health, contacts and notes. */
+    public Student withoutPrivate() {
+        return new Student(
+                id,
+                name,
+                calledBy,
+                card,
+                null,
+                joined,
+                left,
+                null,
+                null,
+                null,
+                lead,
+                ranks,
+                tracks,
+                priorClasses,
+                memberUntil,
+                null,
+                List.of(),
+                List.of(),
+                List.of(),
+                "");
+    }
+}

@@ -1,0 +1,63 @@
+package lynchet.core.rank;
+
+import lynchet.core.Say;
+import lynchet.core.mat.Role;
+
+/**
+ * One thing that a rank requires.
+ *
+ * @param ref id of the technique, link, chain or position it is about; null for words, form, rounds and hours
+ * @param words what is asked, for the kinds that have no {@code ref} and for position goals
+ * @param version id of the version that is examined; null: any
+ * @param count rounds, hours or seconds, where the kind counts something
+ * @param stripe from which stripe it is taught, 0 from the start
+ */
+public record Item(
+        String id,
+        Kind kind,
+        String ref,
+        String words,
+        String version,
+        Standard standard,
+        Sides sides,
+        Role role,
+        int count,
+        int stripe) {
+
+    /** What sort of thing is asked. Breakfalls and movements are techniques. */
+    public enum Kind {
+        TECHNIQUE,
+        COUNTER,
+        CHAIN,
+        WORDS,
+        FORM,
+        POSITION_GOAL,
+        LIVE_ROUNDS,
+        HELPING_HOURS
+    }
+
+    public Item {
+        Say.id("a syllabus item", id);
+        Say.there("the kind of item " + id, kind);
+        boolean aboutTheMap =
+                switch (kind) {
+                    case TECHNIQUE, COUNTER, CHAIN, POSITION_GOAL -> true;
+                    case WORDS, FORM, LIVE_ROUNDS, HELPING_HOURS -> false;
+                };
+        if (aboutTheMap) {
+            Say.there("what item " + id + " is about", ref);
+        } else {
+            Say.text("the words of item " + id, words, 200);
+        }
+        standard = standard == null ? Standard.SHOWN : standard;
+        sides = sides == null ? Sides.EITHER : sides;
+        role = role == null ? Role.PERFORMER : role;
+        Say.within("the count of item " + id, count, 0, 10_000);
+        Say.within("the stripe of item " + id, stripe, 0, 9);
+    }
+
+    /** The thing it is about, as marks and practice name it. */
+    public String subject() {
+        return ref == null ? id : ref;
+    }
+}

@@ -1,0 +1,124 @@
+package lynchet.core.rank;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import lynchet.core.Say;
+import lynchet.core.chain.Chain;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Link;
+
+/**
+ * A ranked sequence, lowest first.
+ *
+ * @param fromAge youngest age on it, 0: none
+ * @param toAge oldest age on it, 0: none
+ * @param ruleset id of the ruleset its syllabuses are checked under; null: the whole map
+ * @param examList whether the syllabus is a fixed exam list (a missing way in is then a warning)
+ * @param nextLadder where students go on at {@code toAge}; may be null
+ * @param handOver rank here → rank there
+ * @param tracks tracks whose classes count; none: all
+ */
+public record Ladder(
+        String id,
+        String name,
+        int fromAge,
+        int toAge,
+        String ruleset,
+        boolean examList,
+        List<Rank> ranks,
+        Policy policy,
+        String nextLadder,
+        Map<String, String> handOver,
+        List<String> tracks) {
+
+    public Ladder {
+        Say.id("a ladder", id);
+        Say.text("the name of ladder " + id, name, 80);
+        ranks = Say.list(ranks);
+        Say.there("the policy of ladder " + id, policy);
+        handOver = handOver == null ? Map.of() : Map.copyOf(handOver);
+        tracks = Say.list(tracks);
+        if (ranks.stream().map(Rank::id).distinct().count() != ranks.size()) {
+            throw new IllegalArgumentException("ladder " + id + " names a rank twice");
+        }
+        if (ranks.stream().flatMap(Rank::items).map(Item::id).distinct().count()
+                != ranks.stream().flatMap(Rank::items).count()) {
+            throw new IllegalArgumentException("ladder " + id + " names a syllabus item twice");
+        }
+    }
+
+    public Optional<Rank> rank(String rankId) {
+        return ranks.stream().filter(rank -> rank.id().equals(rankId)).findFirst();
+    }
+
+    /** The place of a rank from below, 0 the lowest; −1 if it is not on this ladder. */
+    public int indexOf(String rankId) {
+        for (int i = 0; i < ranks.size(); i++) {
+            if (ranks.get(i).id().equals(rankId)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    public Optional<Rank> after(String rankId) {
+        int next = indexOf(rankId) + 1;
+        return next > 0 && next < ranks.size() ? Optional.of(ranks.get(next)) : Optional.empty();
+    }
+
+    /** The techniques that a student who meets everything up to and with this rank knows as performer. */
+    public Set<String> knownBy(String rankId, GrapplingMap map) {
+        Set<String> known = new LinkedHashSet<>();
+        for (int i = 0; i <= indexOf(rankId); i++) {
+            ranks.get(i).items().forEach(item -> techniqueOf(item, map).ifPresent(known::add));
+        }
+        return known;
+    }
+
+    /** The technique that an item teaches its performer; empty for chains, words and what the receiver does. */
+    public static Optional<String> techniqueOf(Item item, GrapplingMap map) {
+        return switch (item.kind()) {
+            case TECHNIQUE ->
+                item.role() == lynchet.core.mat.Role.PERFORMER ? Optional.of(item.ref()) : Optional.empty();
+            case COUNTER -> map.link(item.ref()).map(Link::technique);
+            case CHAIN, WORDS, FORM, POSITION_GOAL, LIVE_ROUNDS, HELPING_HOURS -> Optional.empty();
+        };
+    }
+
+    public Ladder withRank(Rank changed) {
+        List<Rank> all = ranks.stream()
+                .map(r -> r.id().equals(changed.id()) ? changed : r)
+                .toList();
+        return new Ladder(id, name, fromAge, toAge, ruleset, examList, all, policy, nextLadder, handOver, tracks);
+    }
+
+    /** Whether every reference of the syllabuses exists; the sentence names the first that does not. */
+    public Optional<String> broken(GrapplingMap map, List<Chain> chains) {
+        for (Rank rank : ranks) {
+            for (Item item : rank.items().toList()) {
+                boolean there =
+                        switch (item.kind()) {
+                            case TECHNIQUE ->
+                                map.technique(item.ref())
+                                        .filter(t -> item.version() == null
+                                                || t.versions().stream().anyMatch(v -> v.id().equals(item.version())))
+                                        .isPresent();
+                            case COUNTER -> map.link(item.ref()).isPresent();
+                            case CHAIN ->
+                                chains.stream().anyMatch(chain -> chain.id().equals(item.ref()));
+                            case POSITION_GOAL -> map.position(item.ref()).isPresent();
+                            case WORDS, FORM, LIVE_ROUNDS, HELPING_HOURS -> true;
+                        };
+                if (!there) {
+                    return Optional.of("item " + item.id() + " of rank " + rank.id() + " names " + item.ref()
+                            + (item.version() == null ? "" : " in version " + item.version())
+                            + ", which does not exist");
+                }
+            }
+        }
+        return Optional.empty();
+    }
+}

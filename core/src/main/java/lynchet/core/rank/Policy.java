@@ -1,0 +1,54 @@
+package lynchet.core.rank;
+
+import java.util.List;
+import lynchet.core.Say;
+
+/**
+ * How stripes and belts are earned on a ladder; the club's to change.
+ *
+ * @param classesPerStripe classes for a stripe, where stripes go by attendance
+ * @param promotionMonths months (1 to 12) in which belts are given; none: any month
+ * @param techniqueMinutes minutes of technique in a usual class
+ * @param classesAWeek classes a week a student can come to
+ * @param attendanceShare share of them that a usual student comes to, 0 to 1
+ */
+public record Policy(
+        Stripes stripes,
+        Belt belt,
+        int classesPerStripe,
+        boolean oneClassADay,
+        List<Integer> promotionMonths,
+        int techniqueMinutes,
+        double classesAWeek,
+        double attendanceShare) {
+
+    /** How stripes are given. */
+    public enum Stripes {
+        BY_CLASSES,
+        BY_COACH,
+        NONE
+    }
+
+    /** How a belt is given. */
+    public enum Belt {
+        BY_COACH,
+        BY_EXAM
+    }
+
+    public Policy {
+        stripes = stripes == null ? Stripes.NONE : stripes;
+        belt = belt == null ? Belt.BY_COACH : belt;
+        Say.within("classes per stripe", classesPerStripe, 0, 1000);
+        promotionMonths = Say.list(promotionMonths);
+        promotionMonths.forEach(month -> Say.within("a promotion month", month, 1, 12));
+        Say.within("technique minutes per class", techniqueMinutes, 0, 300);
+        if (!(classesAWeek >= 0 && classesAWeek <= 30) || !(attendanceShare >= 0 && attendanceShare <= 1)) {
+            throw new IllegalArgumentException("classes a week are 0 to 30 and the attendance share 0 to 1");
+        }
+    }
+
+    /** Classes counted before a rank may be left: those of every stripe and of the belt. */
+    public int classesForRank(Rank rank) {
+        return stripes == Stripes.BY_CLASSES ? classesPerStripe * (rank.stripes() + 1) : 0;
+    }
+}

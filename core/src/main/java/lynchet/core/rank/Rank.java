@@ -1,0 +1,42 @@
+package lynchet.core.rank;
+
+import java.util.List;
+import java.util.stream.Stream;
+import lynchet.core.Say;
+
+/**
+ * A belt in a ladder. Its syllabus is what is worked on while wearing it and must be met to leave it.
+ *
+ * @param colours one or two CSS-free colour names of the belt: white, yellow, orange, green, blue, brown, black …
+ * @param stripes how many stripes it carries, 0 to 9
+ * @param minAge least age to hold it, in years; 0: none
+ * @param minWeeks least time in it before the next, in weeks
+ */
+public record Rank(
+        String id,
+        String name,
+        List<String> colours,
+        int stripes,
+        int minAge,
+        int minWeeks,
+        List<SyllabusGroup> syllabus) {
+
+    public Rank {
+        Say.id("a rank", id);
+        Say.text("the name of rank " + id, name, 60);
+        colours = Say.list(colours);
+        Say.within("the colours of rank " + id, colours.size(), 1, 2);
+        Say.within("the stripes of rank " + id, stripes, 0, 9);
+        Say.within("the least age of rank " + id, minAge, 0, 99);
+        Say.within("the least weeks in rank " + id, minWeeks, 0, 2000);
+        syllabus = Say.list(syllabus);
+    }
+
+    public Stream<Item> items() {
+        return syllabus.stream().flatMap(group -> group.items().stream());
+    }
+
+    public Rank withSyllabus(List<SyllabusGroup> groups) {
+        return new Rank(id, name, colours, stripes, minAge, minWeeks, groups);
+    }
+}

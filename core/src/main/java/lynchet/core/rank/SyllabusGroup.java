@@ -1,0 +1,22 @@
+package lynchet.core.rank;
+
+import java.util.List;
+import lynchet.core.Say;
+
+/**
+ * A named part of a syllabus.
+ *
+ * @param choose how many of the items must be met; 0: all of them
+ */
+public record SyllabusGroup(String name, int choose, List<Item> items) {
+    public SyllabusGroup {
+        Say.text("the name of a syllabus group", name, 80);
+        items = Say.list(items);
+        Say.within("how many to choose in " + name, choose, 0, 1000);
+    }
+
+    /** How many items must be met. */
+    public int needed() {
+        return choose == 0 ? items.size() : choose;
+    }
+}

@@ -1,0 +1,83 @@
+package lynchet.core.safety;
+
+import static lynchet.core.safety.Caution.Level.CAUTION;
+import static lynchet.core.safety.Caution.Level.CONDITION;
+import static lynchet.core.safety.Caution.Level.FORBID;
+
+import java.util.ArrayList;
+import java.util.List;
+import lynchet.core.Say;
+import lynchet.core.map.Family;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Technique;
+
+/** Which cautions a technique carries. One rule, one text, everywhere; local rules come first. */
+public final class Cautions {
+
+    /** The line at the foot of every printed sheet and on the first page. */
+    public static final String RESPONSIBILITY =
+            "Training is at your own club's responsibility. Lynchet keeps records and shows the usual cautions; follow "
+                    + "your governing body's rules, local law and safeguarding policy, and leave first aid and return "
+                    + "after injury to qualified people.";
+
+    private Cautions() {}
+
+    /** The cautions of a technique, most severe first, then in the order of the rules. */
+    public static List<Caution> of(Technique technique, GrapplingMap map) {
+        List<Caution> cautions = new ArrayList<>();
+        for (Hazard hazard : Hazard.values()) {
+            if (technique.hazards().contains(hazard)) {
+                cautions.add(of(hazard));
+            }
+        }
+        if (!technique.receiverFalls().isEmpty()) {
+            List<String> falls = technique.receiverFalls().stream()
+                    .map(id -> map.technique(id).map(Technique::name).orElse(id).toLowerCase(java.util.Locale.ROOT))
+                    .toList();
+            cautions.add(new Caution("FALL_FIRST", CONDITION, "The receiver has passed: " + Say.and(falls) + "."));
+        }
+        if (technique.family() == Family.SUBMISSION) {
+            cautions.add(new Caution("TAP", CAUTION, "Tap early, release at once, both watch; slow on the lock."));
+        }
+        if (technique.family().isSolo()) {
+            cautions.add(new Caution("SOLO", CAUTION, "Alone: soft ground, clear space, no hard objects."));
+        }
+        cautions.sort(java.util.Comparator.comparing(Caution::level));
+        return List.copyOf(cautions);
+    }
+
+    /** The rule that a hazard stands for. */
+    public static Caution of(Hazard hazard) {
+        return switch (hazard) {
+            case REAR_SIT ->
+                caution(
+                        hazard,
+                        FORBID,
+                        "Only from behind; the seat lands behind their heels and clear of the near knee.");
+            case KNEE_SIDE_FALL ->
+                caution(hazard, FORBID, "Never drop weight across the outside of a standing knee: not in training.");
+            case ARM_STANDING_FALL -> caution(hazard, FORBID, "Never fall to the floor with a straight arm locked.");
+            case NECK_CRANK -> caution(hazard, FORBID, "No cranking or twisting of the neck in training, at any age.");
+            case FRONT_CHOKE -> caution(hazard, CAUTION, "Squeeze slowly, no jerk; not under 16.");
+            case CHOKE -> caution(hazard, CAUTION, "Not under 13; only shown up to 15.");
+            case ARM_LOCK -> caution(hazard, CAUTION, "Straighten slowly; not under 13, only shown up to 15.");
+            case SHOULDER_LOCK ->
+                caution(hazard, CAUTION, "Turn the shoulder slowly; not under 13, only shown up to 15.");
+            case LEG_LOCK -> caution(hazard, CAUTION, "Straight leg locks by rank; not under 16.");
+            case TWISTING_LEG_LOCK ->
+                caution(hazard, FORBID, "Twisting leg locks: not under 18 or below the rank set.");
+            case LIFTED ->
+                caution(
+                        hazard,
+                        CAUTION,
+                        "If you are lifted, open before you are clear of the floor; the one who lifts lowers, never drops.");
+            case BELT_THUMB -> caution(hazard, CAUTION, "Four fingers in the belt, thumb out.");
+            case PRESSURE_POINT -> caution(hazard, FORBID, "No knuckle, ear or jaw pressure on training partners.");
+            case LIFT_LEGS -> caution(hazard, CAUTION, "Lift with the legs, back straight.");
+        };
+    }
+
+    private static Caution caution(Hazard hazard, Caution.Level level, String text) {
+        return new Caution(hazard.name(), level, text);
+    }
+}

@@ -73,26 +73,25 @@ public final class Progress {
         String subject = subject(item);
         List<Side> sides = sides(item);
         Standard have = sides.isEmpty() ? best(item, subject, null) : worst(item, subject, sides);
-        Optional<Fading> least = (sides.isEmpty() ? java.util.stream.Stream.of(Side.BOTH) : sides.stream())
-                .map(side -> log.on(subject, side))
-                .map(fading -> fading.orElse(null))
-                .reduce((a, b) -> a == null || b == null ? null : a.sessions() <= b.sessions() ? a : b)
-                .flatMap(Optional::ofNullable);
+        int sessions = leastSessions(subject, sides);
+        Optional<Fading> best = log.on(subject, null);
         boolean met = have != null && have.compareTo(item.standard()) >= 0;
         return new ItemProgress(
                 item,
                 met,
                 have,
-                least.map(Fading::sessions).orElse(0),
-                log.on(subject, null).map(f -> f.stateOn(today)).orElse(null),
-                log.on(subject, null).map(Fading::last).orElse(null),
-                met
-                        ? ""
-                        : missing(
-                                item,
-                                subject,
-                                sides,
-                                least.map(Fading::sessions).orElse(0)));
+                sessions,
+                best.map(f -> f.stateOn(today)).orElse(null),
+                best.map(Fading::last).orElse(null),
+                met ? "" : missing(item, subject, sides, sessions));
+    }
+
+    private int leastSessions(String subject, List<Side> sides) {
+        List<Side> asked = sides.isEmpty() ? List.of(Side.BOTH) : sides;
+        return asked.stream()
+                .mapToInt(side -> log.on(subject, side).map(Fading::sessions).orElse(0))
+                .min()
+                .orElse(0);
     }
 
     /** Marks and practice name a counter by its technique. */

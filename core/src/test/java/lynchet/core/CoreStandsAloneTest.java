@@ -1,0 +1,28 @@
+package lynchet.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+class CoreStandsAloneTest {
+
+    private final JavaClasses core = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("lynchet.core");
+
+    @Test
+    void knowsNoFrameworkAndNoClock() {
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(
+                        "jakarta..", "org.springframework..", "org.hibernate..", "tools.jackson..", "com.fasterxml..")
+                .check(core);
+        noClasses().should().callMethod(java.time.LocalDate.class, "now").check(core);
+        noClasses().should().callMethod(java.time.Instant.class, "now").check(core);
+        noClasses().should().callMethod(Math.class, "random").check(core);
+    }
+}

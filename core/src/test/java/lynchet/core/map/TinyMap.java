@@ -1,0 +1,149 @@
+package lynchet.core.map;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+
+/** Builds small maps for tests; a position is named after its pair, the counterpart has "-x" behind it. */
+public final class TinyMap {
+
+    final List<PositionPair> pairs = new ArrayList<>();
+    final Map<String, Technique> techniques = new HashMap<>();
+    final List<Link> links = new ArrayList<>();
+    final List<Reaction> reactions = new ArrayList<>();
+    final List<Ruleset> rulesets = new ArrayList<>();
+
+    /** Starts with the position "s", its own counterpart, standing apart. */
+    public TinyMap() {
+        pairs.add(new PositionPair("s", Stage.APART, position("s", 0), null));
+    }
+
+    static Position position(String id, double control) {
+        return new Position(id, id, null, control, null, null, false, null, null, null, null, false);
+    }
+
+    public static Technique technique(String id, int learn, String... prerequisites) {
+        return card(id, Family.ESCAPE, learn, List.of(prerequisites), List.of());
+    }
+
+    public static Technique card(String id, Family family, int learn, List<String> prerequisites, List<String> falls) {
+        return new Technique(
+                id,
+                id,
+                null,
+                family,
+                null,
+                null,
+                true,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                prerequisites,
+                falls,
+                null,
+                null,
+                null,
+                null,
+                learn,
+                3,
+                false);
+    }
+
+    public TinyMap pair(String id, Stage stage, double control) {
+        pairs.add(new PositionPair(id, stage, position(id, control), position(id + "-x", -control)));
+        return this;
+    }
+
+    public TinyMap add(Technique technique) {
+        techniques.put(technique.id(), technique);
+        return this;
+    }
+
+    public TinyMap cost(String technique, int learn, String... prerequisites) {
+        return add(technique(technique, learn, prerequisites));
+    }
+
+    /** A link on one's own initiative; the technique is made if it is new. */
+    public TinyMap link(String id, String from, String technique, String to) {
+        return answer(id, null, from, technique, to);
+    }
+
+    public TinyMap answer(String id, String when, String from, String technique, String to) {
+        techniques.computeIfAbsent(technique, t -> technique(t, 1));
+        links.add(new Link(id, from, technique, null, when, null, null, to, null, null, null, false));
+        return this;
+    }
+
+    public TinyMap reaction(String id, String link, String leaves) {
+        reactions.add(new Reaction(id, link, null, "they " + id, null, null, leaves, null, null, false));
+        return this;
+    }
+
+    public TinyMap reactionAt(String id, String position, String leaves) {
+        reactions.add(new Reaction(id, null, position, "they " + id, null, null, leaves, null, null, false));
+        return this;
+    }
+
+    public MapData data() {
+        List<Technique> sorted = techniques.values().stream()
+                .sorted(java.util.Comparator.comparing(Technique::id))
+                .toList();
+        return new MapData(pairs, sorted, links, reactions, rulesets);
+    }
+
+    public GrapplingMap map() {
+        return GrapplingMap.of(data());
+    }
+
+    public MoveGraph graph() {
+        return MoveGraph.from(map(), List.of("s"));
+    }
+
+    static List<Finding> gaps(MoveGraph graph, Set<String> known) {
+        return Gaps.find(graph, Knowledge.sameLevel(graph, known), Map.of(), false, Set.of());
+    }
+
+    /** A random well-formed map: up to 5 pairs, 6 techniques with prerequisites, 14 links, 5 reactions. */
+    static TinyMap random(long seed) {
+        Random random = new Random(seed);
+        TinyMap tiny = new TinyMap();
+        List<String> places = new ArrayList<>(List.of("s"));
+        for (int p = 0; p < 2 + random.nextInt(3); p++) {
+            tiny.pair(
+                    "p" + p, random.nextBoolean() ? Stage.LEGS_BETWEEN : Stage.LEGS_CLEARED, random.nextInt(31) / 10.0);
+            places.add("p" + p);
+            places.add("p" + p + "-x");
+        }
+        for (int t = 0; t < 6; t++) {
+            String[] before = t > 1 && random.nextInt(3) == 0 ? new String[] {"t" + random.nextInt(t)} : new String[0];
+            tiny.cost("t" + t, 1 + random.nextInt(5), before);
+        }
+        for (int l = 0; l < 9; l++) {
+            String to = random.nextInt(8) == 0 ? Link.TAP : pick(places, random);
+            tiny.link("l" + l, pick(places, random), "t" + random.nextInt(6), to);
+        }
+        for (int r = 0; r < 4; r++) {
+            String leaves = pick(places, random);
+            if (random.nextBoolean()) {
+                tiny.reaction("r" + r, "l" + random.nextInt(9), leaves);
+            } else {
+                tiny.reactionAt("r" + r, pick(places, random), leaves);
+            }
+            if (random.nextInt(4) > 0) {
+                tiny.answer("a" + r, "r" + r, leaves, "t" + random.nextInt(6), pick(places, random));
+            }
+        }
+        return tiny;
+    }
+
+    static <T> T pick(List<T> from, Random random) {
+        return from.get(random.nextInt(from.size()));
+    }
+}

@@ -1,0 +1,145 @@
+package lynchet.core.map;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class WellFormedTest {
+
+    private static TinyMap sound() {
+        return new TinyMap()
+                .pair("guard", Stage.LEGS_BETWEEN, 0.5)
+                .link("sit", "s", "sit-down", "guard")
+                .link("sweep", "guard", "hip-bump", "s")
+                .reaction("post", "sweep", "guard")
+                .answer("lock", "post", "guard", "arm-lock", Link.TAP);
+    }
+
+    @Test
+    void takesASoundMap() {
+        assertThat(WellFormed.check(sound().data())).isEmpty();
+        assertThat(sound().map().counterpart("guard").id()).isEqualTo("guard-x");
+        assertThat(sound().map().counterpart("s").id()).isEqualTo("s");
+    }
+
+    static Stream<Arguments> breaches() {
+        return Stream.of(
+                breach("ID_UNIQUE", "sit", t -> t.link("sit", "s", "sit-down", "guard")),
+                breach(
+                        "ID_UNIQUE",
+                        "guard",
+                        t -> t.pairs.add(new PositionPair("other", Stage.APART, TinyMap.position("guard", 0), null))),
+                breach(
+                        "CONTROL_MIRRORS",
+                        "b",
+                        t -> t.pairs.add(new PositionPair(
+                                "ab", Stage.GRIPPED, TinyMap.position("a", 0.4), TinyMap.position("b", 0.4)))),
+                breach(
+                        "CONTROL_MIRRORS",
+                        "c",
+                        t -> t.pairs.add(new PositionPair("c", Stage.GRIPPED, TinyMap.position("c", 0.4), null))),
+                breach("LINK_STARTS", "bad", t -> t.link("bad", "nowhere", "sit-down", "s")),
+                breach("LINK_ENDS", "bad", t -> t.link("bad", "s", "sit-down", "nowhere")),
+                breach(
+                        "LINK_TECHNIQUE",
+                        "bad",
+                        t -> t.links.add(
+                                new Link("bad", "s", "unknown", null, null, null, null, "s", null, null, null, false))),
+                breach("REACTION_LINK", "bad", t -> t.reaction("bad", "no-link", "s")),
+                breach("REACTION_LEAVES", "bad", t -> t.reaction("bad", "sit", "nowhere")),
+                breach("ANSWER_STARTS", "bad", t -> t.answer("bad", "post", "s", "arm-lock", "s")),
+                breach("ANSWER_EXISTS", "bad", t -> t.answer("bad", "no-reaction", "s", "arm-lock", "s")),
+                breach("PREREQUISITE_EXISTS", "x", t -> t.cost("x", 1, "missing")),
+                breach("PREREQUISITE_CYCLE", "x", t -> t.cost("x", 1, "y")
+                        .cost("y", 1, "z")
+                        .cost("z", 1, "x")),
+                breach(
+                        "FALL_EXISTS",
+                        "x",
+                        t -> t.add(TinyMap.card("x", Family.THROW, 1, List.of(), List.of("arm-lock")))),
+                breach(
+                        "HOUSE_VERSION",
+                        "x",
+                        t -> t.add(new Technique(
+                                "x",
+                                "x",
+                                null,
+                                Family.PASS,
+                                null,
+                                null,
+                                false,
+                                null,
+                                null,
+                                null,
+                                null,
+                                null,
+                                null,
+                                "gone",
+                                null,
+                                null,
+                                null,
+                                null,
+                                null,
+                                null,
+                                1,
+                                1,
+                                false))),
+                breach(
+                        "RULESET_ENTRY",
+                        "rules",
+                        t -> t.rulesets.add(new Ruleset(
+                                "rules",
+                                "Rules",
+                                null,
+                                null,
+                                null,
+                                List.of("nowhere"),
+                                null,
+                                false,
+                                0,
+                                null,
+                                null,
+                                5,
+                                null))));
+    }
+
+    private static Arguments breach(String rule, String id, Consumer<TinyMap> change) {
+        return Arguments.of(rule, id, change);
+    }
+
+    @ParameterizedTest(name = "{0} of {1}")
+    @MethodSource("breaches")
+    void refusesWithRuleAndId(String rule, String id, Consumer<TinyMap> change) {
+        TinyMap tiny = sound();
+        change.accept(tiny);
+
+        List<Breach> breaches = WellFormed.check(tiny.data());
+
+        assertThat(breaches)
+                .extracting(Breach::rule, Breach::id)
+                .containsExactly(org.assertj.core.groups.Tuple.tuple(rule, id));
+        assertThat(breaches.get(0).where()).startsWith("/map/");
+        assertThatThrownBy(tiny::map).isInstanceOf(NotWellFormed.class).hasMessageContaining(id);
+    }
+
+    @Test
+    void valuesRefuseNonsenseAtTheDoor() {
+        assertThatThrownBy(() -> TinyMap.position("Big Id", 0)).hasMessageContaining("Big Id");
+        assertThatThrownBy(() -> TinyMap.position("p", 0.25)).hasMessageContaining("steps of 0.1");
+        assertThatThrownBy(() -> TinyMap.position("p", Double.NaN)).hasMessageContaining("p");
+        assertThatThrownBy(() -> TinyMap.technique("t", 6)).hasMessageContaining("learn of technique t");
+        assertThatThrownBy(() -> new Reaction("r", "a", "b", "they", null, null, "s", null, null, false))
+                .hasMessageContaining("one of the two");
+        assertThat(new Position("p", "P", null, -0.3, Map.of("a", 1.0), null, false, null, null, null, null, false)
+                        .control())
+                .isEqualTo(-0.3);
+    }
+}

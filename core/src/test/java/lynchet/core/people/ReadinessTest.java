@@ -1,0 +1,249 @@
+package lynchet.core.people;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.IntStream;
+import lynchet.core.map.Family;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.TinyMap;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Side;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.rank.Item;
+import lynchet.core.rank.Ladder;
+import lynchet.core.rank.Policy;
+import lynchet.core.rank.Rank;
+import lynchet.core.rank.Sides;
+import lynchet.core.rank.Standard;
+import lynchet.core.rank.SyllabusGroup;
+import org.junit.jupiter.api.Test;
+
+class ReadinessTest {
+
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 24);
+    private static final LocalDate SINCE = TODAY.minusWeeks(20);
+
+    private final GrapplingMap map = new TinyMap()
+            .add(TinyMap.card("side-fall", Family.BREAKFALL, 1, List.of(), List.of()))
+            .add(TinyMap.card("foot-sweep", Family.THROW, 2, List.of(), List.of("side-fall")))
+            .map();
+    private final List<TrainingClass> attended = new ArrayList<>();
+    private final List<PracticeEntry> practice = new ArrayList<>();
+    private final List<Mark> marks = new ArrayList<>();
+    private final List<Hold> holds = new ArrayList<>();
+
+    private static Ladder ladder(Sides sides, Standard standard) {
+        Item item = new Item("i1", Item.Kind.TECHNIQUE, "foot-sweep", null, null, standard, sides, null, 0, 0);
+        Rank white = new Rank(
+                "white", "White", List.of("white"), 1, 0, 12, List.of(new SyllabusGroup("Throws", 0, List.of(item))));
+        Rank yellow = new Rank("yellow", "Yellow", List.of("yellow"), 1, 0, 12, List.of());
+        Policy policy =
+                new Policy(Policy.Stripes.BY_CLASSES, Policy.Belt.BY_EXAM, 10, true, List.of(3, 7, 11), 40, 2, 0.6);
+        return new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null);
+    }
+
+    private void attend(int classes, int everyDays) {
+        IntStream.range(0, classes)
+                .forEach(i -> attended.add(new TrainingClass(
+                        "c" + attended.size(),
+                        TODAY.minusDays(1 + (long) i * everyDays),
+                        LocalTime.of(18, 30),
+                        60,
+                        "all",
+                        null,
+                        null,
+                        null,
+                        null,
+                        false)));
+    }
+
+    private void drill(int inClass, Side side, int reps) {
+        practice.add(new PracticeEntry(
+                "p" + practice.size(),
+                attended.get(inClass).id(),
+                null,
+                null,
+                "foot-sweep",
+                null,
+                side,
+                reps,
+                false,
+                null,
+                null,
+                null,
+                null,
+                false));
+    }
+
+    private void mark(String subject, Side side, Standard standard, boolean passed) {
+        marks.add(new Mark(
+                "m" + marks.size(),
+                "ana",
+                subject,
+                null,
+                side,
+                null,
+                standard,
+                passed,
+                null,
+                null,
+                Instant.EPOCH.plusSeconds(marks.size()),
+                "coach",
+                null));
+    }
+
+    private Readiness readiness(Ladder ladder) {
+        Student ana = new Student(
+                "ana",
+                "Ana Test",
+                null,
+                null,
+                null,
+                SINCE,
+                null,
+                null,
+                null,
+                null,
+                null,
+                List.of(new HeldRank("adult", "white", 0, SINCE)),
+                null,
+                0,
+                null,
+                null,
+                holds,
+                null,
+                null,
+                null);
+        StudentRecord record = new StudentRecord(ana, attended, practice, marks);
+        ClubPace pace = ClubPace.of(List.of(record), attended, TODAY);
+        return Readiness.of(record, ladder, map, pace, TODAY).orElseThrow();
+    }
+
+    private static Condition condition(Readiness readiness, Condition.Code code) {
+        return readiness.conditions().stream()
+                .filter(c -> c.code() == code)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void theWorkedProjection() {
+        double perWeek = Projection.perWeek(14, 8, 1.5);
+        assertThat(perWeek).isCloseTo(1.7, within(1e-12));
+        assertThat(Projection.weeks(9, perWeek, 0.5)).isCloseTo(5.10, within(0.005));
+    }
+
+    @Test
+    void everythingMetIsEligibleToday() {
+        attend(20, 3);
+        mark("foot-sweep", Side.BOTH, Standard.MOVING, true);
+        mark("side-fall", Side.BOTH, Standard.SHOWN, true);
+        Readiness readiness = readiness(ladder(Sides.BOTH, Standard.SHOWN));
+        assertThat(readiness.verdict()).isEqualTo(Readiness.Verdict.ELIGIBLE);
+        assertThat(readiness.window()).isEqualTo(TODAY);
+        assertThat(readiness.stripe()).returns(true, Readiness.Stripe::met);
+    }
+
+    @Test
+    void aMissingSideIsNamed() {
+        attend(20, 3);
+        mark("foot-sweep", Side.RIGHT, Standard.SHOWN, true);
+        Condition open = condition(readiness(ladder(Sides.BOTH, Standard.SHOWN)), Condition.Code.SYLLABUS);
+        assertThat(open.met()).isFalse();
+        assertThat(open.missing()).contains("foot-sweep").contains("on the left");
+        assertThat(condition(readiness(ladder(Sides.RIGHT, Standard.SHOWN)), Condition.Code.SYLLABUS)
+                        .met())
+                .isTrue();
+    }
+
+    @Test
+    void aLaterNotYetSupersedesAPassOfTheSameKey() {
+        mark("foot-sweep", Side.BOTH, Standard.SHOWN, true);
+        mark("foot-sweep", Side.BOTH, Standard.SHOWN, false);
+        assertThat(condition(readiness(ladder(Sides.EITHER, Standard.SHOWN)), Condition.Code.SYLLABUS)
+                        .met())
+                .isFalse();
+        marks.add(new Mark(
+                "w",
+                "ana",
+                "foot-sweep",
+                null,
+                Side.BOTH,
+                null,
+                Standard.SHOWN,
+                false,
+                null,
+                null,
+                Instant.EPOCH.plusSeconds(9),
+                "coach",
+                "m1"));
+        assertThat(condition(readiness(ladder(Sides.EITHER, Standard.SHOWN)), Condition.Code.SYLLABUS)
+                        .met())
+                .isTrue();
+    }
+
+    @Test
+    void drilledIsCountedFromPracticeOnEachSide() {
+        attend(4, 3);
+        drill(0, Side.BOTH, 6);
+        drill(1, Side.BOTH, 6);
+        drill(2, Side.RIGHT, 6);
+        drill(3, Side.LEFT, 5);
+        Condition open = condition(readiness(ladder(Sides.BOTH, Standard.DRILLED)), Condition.Code.SYLLABUS);
+        assertThat(open.missing()).contains("1 session to go on the left");
+        assertThat(condition(readiness(ladder(Sides.RIGHT, Standard.DRILLED)), Condition.Code.SYLLABUS)
+                        .met())
+                .isTrue();
+    }
+
+    @Test
+    void classesToGoGetADateAndTheWindowAfterIt() {
+        attend(14, 4);
+        mark("foot-sweep", Side.BOTH, Standard.SHOWN, true);
+        mark("side-fall", Side.BOTH, Standard.SHOWN, true);
+        Readiness readiness = readiness(ladder(Sides.BOTH, Standard.SHOWN));
+        assertThat(condition(readiness, Condition.Code.CLASSES).missing()).isEqualTo("6 classes to go");
+        assertThat(readiness.projection().early())
+                .isBefore(readiness.projection().median());
+        assertThat(readiness.projection().median())
+                .isBefore(readiness.projection().late());
+        assertThat(readiness.window()).isEqualTo(LocalDate.of(2027, 3, 1));
+        assertThat(readiness.verdict()).isEqualTo(Readiness.Verdict.NOT_YET);
+    }
+
+    @Test
+    void whoeverStaysAwayGetsNoDate() {
+        attend(5, 1);
+        attended.replaceAll(c ->
+                new TrainingClass(c.id(), c.date().minusWeeks(9), c.start(), 60, "all", null, null, null, null, false));
+        Readiness readiness = readiness(ladder(Sides.EITHER, Standard.SHOWN));
+        assertThat(readiness.projection()).isNull();
+        assertThat(readiness.window()).isNull();
+    }
+
+    @Test
+    void aHoldHoldsWhateverElseIsMet() {
+        attend(20, 3);
+        mark("foot-sweep", Side.BOTH, Standard.SHOWN, true);
+        mark("side-fall", Side.BOTH, Standard.SHOWN, true);
+        holds.add(new Hold(TODAY.minusDays(3), null, "calm the entries first", "coach", null));
+        Readiness readiness = readiness(ladder(Sides.BOTH, Standard.SHOWN));
+        assertThat(readiness.verdict()).isEqualTo(Readiness.Verdict.HELD);
+        assertThat(condition(readiness, Condition.Code.NO_HOLD).missing()).isEqualTo("calm the entries first");
+    }
+
+    @Test
+    void practiceForEveryoneSparesWhoSatOut() {
+        PracticeEntry all = new PracticeEntry(
+                "p", "c", null, null, "t", null, null, 10, false, null, List.of("ben"), null, null, false);
+        assertThat(Set.of("ana", "ben").stream().filter(all::countsFor)).containsExactly("ana");
+    }
+}

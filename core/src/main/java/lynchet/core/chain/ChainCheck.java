@@ -168,7 +168,7 @@ public final class ChainCheck {
                     0,
                     "Step " + label + ": " + technique.name() + " starts at " + positionName(link.from())
                             + ", but here you are at " + positionName(expected) + ".");
-        } else if (link.isAnswer() && (through == null || !link.when().equals(through.id()))) {
+        } else if (link.answersReaction() && (through == null || !link.when().equals(through.id()))) {
             find(
                     ChainFinding.Code.BROKEN_JOIN,
                     3,

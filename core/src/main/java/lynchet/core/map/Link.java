@@ -51,7 +51,7 @@ public record Link(
         return TAP.equals(to);
     }
 
-    public boolean isAnswer() {
+    public boolean answersReaction() {
         return when != null;
     }
 }

@@ -7,10 +7,10 @@ import java.util.List;
  *
  * @param techniques ids to add, missing prerequisites included, in order of id
  * @param cost sum of {@code learn} over them, each counted once
- * @param isCheapest whether nothing cheaper exists; false: the search was cut short and this is a cheap one
+ * @param cheapest whether nothing cheaper exists; false: the search was cut short and this is a cheap one
  * @param way how it goes, a sentence a move
  */
-public record Mend(List<String> techniques, int cost, boolean isCheapest, List<String> way) {
+public record Mend(List<String> techniques, int cost, boolean cheapest, List<String> way) {
     public Mend {
         techniques = List.copyOf(techniques);
         way = List.copyOf(way);

@@ -164,7 +164,7 @@ public final class MoveGraph {
             at.add(new ArrayList<>());
         }
         for (int l = 0; l < links.size(); l++) {
-            if (!links.get(l).isAnswer()) {
+            if (!links.get(l).answersReaction()) {
                 int from = positionIndex.get(links.get(l).from());
                 at.get(from).addAll(tryLink(l, true));
                 at.get(mirror[from]).addAll(tryLink(l, false));
@@ -184,8 +184,9 @@ public final class MoveGraph {
 
     private void addAnswers(List<List<int[]>> moves) {
         for (int l = 0; l < links.size(); l++) {
-            Integer answered =
-                    links.get(l).isAnswer() ? reactionIndex.get(links.get(l).when()) : null;
+            Integer answered = links.get(l).answersReaction()
+                    ? reactionIndex.get(links.get(l).when())
+                    : null;
             if (answered != null) {
                 moves.get(iMayAnswer(answered)).addAll(tryLink(l, true));
                 moves.get(theyMayAnswer(answered)).addAll(tryLink(l, false));

@@ -1,7 +1,9 @@
 package lynchet.core.map;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import lynchet.core.Say;
 
 /**
@@ -31,7 +33,7 @@ public record Position(
         Say.text("the name of position " + id, name, 80);
         aliases = Say.list(aliases);
         control = step("position " + id, control);
-        controlIn = controlIn == null ? Map.of() : Map.copyOf(controlIn);
+        controlIn = controlIn == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(controlIn));
         controlIn.forEach((ruleset, value) -> step("position " + id + " in ruleset " + ruleset, value));
         jacket = jacket == null ? Jacket.EITHER : jacket;
         summary = summary == null ? "" : summary;

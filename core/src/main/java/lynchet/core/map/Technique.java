@@ -1,5 +1,7 @@
 package lynchet.core.map;
 
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import lynchet.core.Say;
@@ -60,7 +62,8 @@ public record Technique(
         prerequisites = Say.list(prerequisites);
         receiverFalls = Say.list(receiverFalls);
         carriesOverTo = Say.list(carriesOverTo);
-        hazards = hazards == null ? Set.of() : Set.copyOf(hazards);
+        hazards =
+                hazards == null || hazards.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(hazards));
         tags = Say.list(tags);
         Say.within("learn of technique " + id, learn, 1, 5);
         Say.within("master of technique " + id, master, 1, 5);

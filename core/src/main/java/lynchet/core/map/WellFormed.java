@@ -217,7 +217,7 @@ public final class WellFormed {
     }
 
     private void answerFits(int i, Link link) {
-        if (!link.isAnswer()) {
+        if (!link.answersReaction()) {
             return;
         }
         Reaction reaction = reactions.get(link.when());

@@ -43,7 +43,7 @@ public record Block(
         Say.within("the minutes of block " + id, minutes, 1, 240);
     }
 
-    public boolean isDrill() {
+    public boolean drills() {
         return kind == Kind.PART_DRILL || kind == Kind.WHOLE_DRILL || kind == Kind.BREAKFALLS;
     }
 }

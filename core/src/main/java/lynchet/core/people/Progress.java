@@ -45,7 +45,7 @@ public final class Progress {
 
     /** A group with how many of its items are met out of how many are needed. */
     public record GroupProgress(String name, int needed, int met, List<ItemProgress> items) {
-        public boolean isMet() {
+        public boolean allMet() {
             return met >= needed;
         }
     }

@@ -189,7 +189,7 @@ public record Readiness(
                 add(
                         Condition.Code.SYLLABUS,
                         group.name(),
-                        group.isMet(),
+                        group.allMet(),
                         group.met() + "",
                         group.needed() + "",
                         missing,

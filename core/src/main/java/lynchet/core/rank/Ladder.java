@@ -1,10 +1,12 @@
 package lynchet.core.rank;
 
+import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import lynchet.core.Say;
 import lynchet.core.chain.Chain;
 import lynchet.core.map.GrapplingMap;
@@ -39,7 +41,7 @@ public record Ladder(
         Say.text("the name of ladder " + id, name, 80);
         ranks = Say.list(ranks);
         Say.there("the policy of ladder " + id, policy);
-        handOver = handOver == null ? Map.of() : Map.copyOf(handOver);
+        handOver = handOver == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(handOver));
         tracks = Say.list(tracks);
         if (ranks.stream().map(Rank::id).distinct().count() != ranks.size()) {
             throw new IllegalArgumentException("ladder " + id + " names a rank twice");

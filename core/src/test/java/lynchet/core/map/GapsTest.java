@@ -175,7 +175,7 @@ class GapsTest {
     private static List<Link> usable(GrapplingMap map, String state, Set<String> known) {
         return map.linksFrom(state.split("/")[0]).stream()
                 .filter(link -> known.contains(link.technique()))
-                .filter(link -> !link.isAnswer() || state.endsWith("/" + link.when() + "/me"))
+                .filter(link -> !link.answersReaction() || state.endsWith("/" + link.when() + "/me"))
                 .toList();
     }
 

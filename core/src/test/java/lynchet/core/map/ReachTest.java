@@ -78,9 +78,10 @@ class ReachTest {
             if (!known.contains(link.technique())) {
                 continue;
             }
-            boolean mine = link.from().equals(here) && (!link.isAnswer() || state.endsWith("/" + link.when() + "/me"));
-            boolean theirs =
-                    link.from().equals(there) && (!link.isAnswer() || state.endsWith("/" + link.when() + "/them"));
+            boolean mine =
+                    link.from().equals(here) && (!link.answersReaction() || state.endsWith("/" + link.when() + "/me"));
+            boolean theirs = link.from().equals(there)
+                    && (!link.answersReaction() || state.endsWith("/" + link.when() + "/them"));
             if (mine && !link.endsInTap()) {
                 next.add(link.to());
             }

@@ -36,7 +36,7 @@ class SmallestMendTest {
 
         assertThat(mend.techniques()).containsExactly("a");
         assertThat(mend.cost()).isEqualTo(2);
-        assertThat(mend.isCheapest()).isTrue();
+        assertThat(mend.cheapest()).isTrue();
         assertThat(mend.way()).containsExactly("s: a to x", "x: a to y", "y: a to t", "t: goal to tap");
     }
 

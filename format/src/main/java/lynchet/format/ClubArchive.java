@@ -1,0 +1,145 @@
+package lynchet.format;
+
+import java.io.InputStream;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.Function;
+import lynchet.core.Club;
+import lynchet.core.ClubCheck;
+import lynchet.core.chain.Chain;
+import lynchet.core.map.Breach;
+import lynchet.core.map.Link;
+import lynchet.core.map.MapData;
+import lynchet.core.map.PositionPair;
+import lynchet.core.map.Reaction;
+import lynchet.core.map.Ruleset;
+import lynchet.core.map.Technique;
+import lynchet.core.mat.Attendance;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Track;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Student;
+import lynchet.core.rank.Ladder;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.ObjectWriter;
+
+/** A club as one JSON file, {@code lynchet-club.json}; see docs/format. What is written reads again to the same. */
+public final class ClubArchive {
+
+    /** The version of the format that this program reads and writes. */
+    public static final int FORMAT = 1;
+
+    private static final ObjectWriter WRITER = Json.mapper().writerWithDefaultPrettyPrinter();
+
+    private ClubArchive() {}
+
+    /** The file's outermost object. */
+    public record Archive(
+            int format,
+            String name,
+            MapData map,
+            List<Chain> chains,
+            List<Ladder> ladders,
+            List<Track> tracks,
+            List<Student> people,
+            List<TrainingClass> classes,
+            List<Attendance> attendance,
+            List<PracticeEntry> practice,
+            List<Mark> marks) {
+
+        static Archive of(Club club) {
+            MapData map = club.map();
+            MapData sorted = new MapData(
+                    sorted(map.pairs(), PositionPair::id),
+                    sorted(map.techniques(), Technique::id),
+                    sorted(map.links(), Link::id),
+                    sorted(map.reactions(), Reaction::id),
+                    sorted(map.rulesets(), Ruleset::id));
+            return new Archive(
+                    FORMAT,
+                    club.name(),
+                    sorted,
+                    sorted(club.chains(), Chain::id),
+                    sorted(club.ladders(), Ladder::id),
+                    sorted(club.tracks(), Track::id),
+                    sorted(club.people(), Student::id),
+                    sorted(club.classes(), TrainingClass::id),
+                    sorted(club.attendance(), Attendance::id),
+                    sorted(club.practice(), PracticeEntry::id),
+                    sorted(club.marks(), Mark::id));
+        }
+
+        private Club toClub() {
+            return new Club(name, map, chains, ladders, tracks, people, classes, attendance, practice, marks);
+        }
+
+        private static <T> List<T> sorted(List<T> things, Function<T, String> id) {
+            return things.stream().sorted(Comparator.comparing(id)).toList();
+        }
+    }
+
+    /** The club as UTF-8 JSON, sorted by id, the same bytes for the same club. */
+    public static byte[] write(Club club) {
+        byte[] json = WRITER.writeValueAsBytes(Archive.of(club));
+        byte[] withNewline = java.util.Arrays.copyOf(json, json.length + 1);
+        withNewline[json.length] = '\n';
+        return withNewline;
+    }
+
+    /**
+     * Reads and checks a whole club.
+     *
+     * @throws ArchiveRefused with path and rule, if it cannot be read or does not hold together
+     */
+    public static Club read(InputStream json) {
+        Archive archive;
+        try {
+            archive = Json.mapper().readValue(json, Archive.class);
+        } catch (JacksonException e) {
+            throw new ArchiveRefused("READABLE", path(e), reason(e));
+        }
+        if (archive == null || archive.format() != FORMAT) {
+            throw new ArchiveRefused("FORMAT", "/format", "this program reads format " + FORMAT);
+        }
+        Club club;
+        try {
+            club = archive.toClub();
+        } catch (IllegalArgumentException e) {
+            throw new ArchiveRefused("READABLE", "/name", e.getMessage());
+        }
+        List<Breach> breaches = ClubCheck.check(club);
+        if (!breaches.isEmpty()) {
+            throw new ArchiveRefused(breaches);
+        }
+        return club;
+    }
+
+    /** The place in the document as a JSON pointer. */
+    private static String path(JacksonException e) {
+        StringBuilder path = new StringBuilder();
+        if (e instanceof DatabindException) {
+            for (JacksonException.Reference step : e.getPath()) {
+                path.append('/').append(step.getPropertyName() != null ? step.getPropertyName() : step.getIndex());
+            }
+        }
+        if (path.isEmpty()) {
+            return e.getLocation() == null ? "/" : "line " + e.getLocation().getLineNr();
+        }
+        return path.toString();
+    }
+
+    /** The door's own words where a value refused itself, else the first line of what the reader says. */
+    private static String reason(JacksonException e) {
+        for (Throwable cause = e.getCause(); cause != null; cause = cause.getCause()) {
+            if (cause instanceof IllegalArgumentException && !(cause instanceof JacksonException)) {
+                return cause.getMessage();
+            }
+        }
+        String message = e.getOriginalMessage();
+        return message == null
+                ? "this is not readable"
+                : message.lines().findFirst().orElse("this is not readable");
+    }
+}

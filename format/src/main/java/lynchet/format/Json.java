@@ -1,0 +1,49 @@
+package lynchet.format;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** How core values become JSON and back: strict on the way in, short and always the same on the way out. */
+public final class Json {
+
+    static final int MOST_NESTED = 200;
+    static final long MOST_CHARACTERS = 64L << 20;
+
+    private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(MOST_NESTED)
+                            .maxStringLength(100_000)
+                            .maxNumberLength(40)
+                            .maxNameLength(200)
+                            .maxDocumentLength(MOST_CHARACTERS)
+                            .build())
+                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                    .build())
+            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES, DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
+            .changeDefaultPropertyInclusion(value -> value.withValueInclusion(JsonInclude.Include.NON_EMPTY))
+            .build();
+
+    private Json() {}
+
+    /** The mapper of the open format; do not change it. */
+    public static JsonMapper mapper() {
+        return MAPPER;
+    }
+
+    /** One value as a single line. */
+    public static String write(Object value) {
+        return MAPPER.writeValueAsString(value);
+    }
+
+    /** @throws tools.jackson.core.JacksonException if the text is not such a value */
+    public static <T> T read(String json, Class<T> type) {
+        return MAPPER.readValue(json, type);
+    }
+}

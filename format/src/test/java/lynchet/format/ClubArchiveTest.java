@@ -1,0 +1,90 @@
+package lynchet.format;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ClubArchiveTest {
+
+    private static final String SOUND = """
+            {"format": 1, "name": "Test club",
+             "map": {
+               "pairs": [{"id": "apart", "stage": "APART", "first": {"id": "standing", "name": "Standing apart", "control": 0}},
+                         {"id": "guard", "stage": "LEGS_BETWEEN",
+                          "first": {"id": "guard-bottom", "name": "Guard, bottom", "control": 0.4},
+                          "second": {"id": "guard-top", "name": "Guard, top", "control": -0.4}}],
+               "techniques": [{"id": "sit", "name": "Sit to guard", "family": "TRANSITION", "learn": 1, "master": 2}],
+               "links": [{"id": "sit-down", "from": "standing", "technique": "sit", "to": "guard-bottom"}]},
+             "tracks": [{"id": "all", "name": "All"}],
+             "people": [{"id": "ana", "name": "Ana Test", "joined": "2026-01-05", "weightKg": 61.5}],
+             "classes": [{"id": "c1", "date": "2026-02-03", "start": "18:30:00", "minutes": 60, "track": "all"}],
+             "attendance": [{"id": "a1", "student": "ana", "classId": "c1", "at": "2026-02-03T18:31:02Z"}]}
+            """;
+
+    private static ByteArrayInputStream bytes(String json) {
+        return new ByteArrayInputStream(json.getBytes(StandardCharsets.UTF_8));
+    }
+
+    @Test
+    void writesTheSameBytesAgain() {
+        byte[] once = ClubArchive.write(ClubArchive.read(bytes(SOUND)));
+        byte[] twice = ClubArchive.write(ClubArchive.read(new ByteArrayInputStream(once)));
+        assertThat(new String(twice, StandardCharsets.UTF_8)).isEqualTo(new String(once, StandardCharsets.UTF_8));
+        assertThat(new String(once, StandardCharsets.UTF_8))
+                .contains("\"weightKg\" : 61.5")
+                .doesNotContain("null");
+    }
+
+    @ParameterizedTest(name = "{2} at {3}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"to\": \"guard-bottom\"      | \"to\": \"nowhere\"       | LINK_ENDS       | /map/links/0/to",
+                "\"control\": -0.4             | \"control\": 0.4          | CONTROL_MIRRORS | /map/pairs/1/second/control",
+                "\"learn\": 1                  | \"learn\": 9              | READABLE        | /map/techniques/0",
+                "\"learn\": 1                  | \"lern\": 1               | READABLE        | /map/techniques/0",
+                "\"family\": \"TRANSITION\"    | \"family\": \"DANCE\"     | READABLE        | /map/techniques/0/family",
+                "\"student\": \"ana\"          | \"student\": \"bob\"      | RECORD_STUDENT  | /attendance/0/student",
+                "\"joined\": \"2026-01-05\"    | \"joined\": \"2026-02-30\" | READABLE       | /people/0/joined",
+                "\"format\": 1                 | \"format\": 2             | FORMAT          | /format",
+                "\"weightKg\": 61.5            | \"weightKg\": 1e9         | READABLE        | /people/0",
+                "{\"id\": \"sit-down\"         | {\"id\": \"x\", \"id\": \"y\" | READABLE    | line 8",
+            })
+    void refusesWithPathAndRule(String part, String by, String rule, String where) {
+        assertThat(SOUND).contains(part);
+        assertThatThrownBy(() -> ClubArchive.read(bytes(SOUND.replace(part, by))))
+                .isInstanceOfSatisfying(ArchiveRefused.class, refused -> {
+                    assertThat(refused.breaches().get(0).rule()).isEqualTo(rule);
+                    assertThat(refused.breaches().get(0).where()).startsWith(where);
+                    assertThat(refused.breaches().get(0).sentence()).isNotBlank();
+                });
+    }
+
+    @Test
+    void refusesNonsenseAndDeepNesting() {
+        assertThatThrownBy(() -> ClubArchive.read(bytes("x".repeat(10 << 20)))).isInstanceOf(ArchiveRefused.class);
+        assertThatThrownBy(() -> ClubArchive.read(bytes("[".repeat(100_000)))).isInstanceOf(ArchiveRefused.class);
+        assertThatThrownBy(() -> ClubArchive.read(bytes("{\"format\":1,\"chains\":" + "[".repeat(5000))))
+                .isInstanceOf(ArchiveRefused.class);
+        assertThatThrownBy(() -> ClubArchive.read(bytes(""))).isInstanceOf(ArchiveRefused.class);
+        assertThatThrownBy(() -> ClubArchive.read(bytes("null"))).isInstanceOf(ArchiveRefused.class);
+    }
+
+    @Test
+    void theSchemaInTheDocsIsTheRecordsOwn() throws Exception {
+        Path file = Path.of("../docs/format/lynchet-club.schema.json");
+        if (Boolean.getBoolean("write.schema")) {
+            Files.writeString(file, ArchiveSchema.json());
+        }
+        assertThat(Files.readString(file))
+                .as("run mvn -pl format -am test -Dwrite.schema=true and commit the file")
+                .isEqualTo(ArchiveSchema.json());
+    }
+}

@@ -1,0 +1,241 @@
+package lynchet.starter.demo;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.function.Predicate;
+import lynchet.core.Club;
+import lynchet.core.map.Fault;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Technique;
+import lynchet.core.mat.Attendance;
+import lynchet.core.mat.Block;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Side;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.HeldRank;
+import lynchet.core.people.Student;
+import lynchet.core.rank.Item;
+import lynchet.core.rank.Ladder;
+import lynchet.core.rank.Rank;
+import lynchet.core.rank.Standard;
+import lynchet.core.rank.SyllabusGroup;
+import lynchet.starter.StarterLibrary;
+
+/**
+ * Saltmarsh Lane Grappling, made up: the starter library with two holes in its syllabus, sixteen people, eight weeks.
+ *
+ * <p>The same day and seed give the same club to the last byte.
+ */
+public final class DemoClub {
+
+    public static final String NAME = "Saltmarsh Lane Grappling";
+    public static final String PASSWORD = "saltmarsh";
+
+    /** What the demo's coaches forgot to put into the ladder, so that there is something to find and mend. */
+    private static final Set<String> FORGOTTEN = Set.of("yellow-front-fall", "orange-posture-out-of-triangle");
+
+    private final LocalDate today;
+    private final Random random;
+    private final Club library;
+    private final GrapplingMap map;
+    private final List<Ladder> ladders;
+    private final List<Attendance> attendance = new ArrayList<>();
+    private final List<PracticeEntry> practice = new ArrayList<>();
+    private final List<Mark> marks = new ArrayList<>();
+
+    private DemoClub(LocalDate today, long seed) {
+        this.today = today;
+        this.random = new Random(seed);
+        this.library = StarterLibrary.club(NAME);
+        this.map = GrapplingMap.of(library.map());
+        this.ladders = library.ladders().stream().map(DemoClub::forget).toList();
+    }
+
+    /** The demo club as it stands on a day. */
+    public static Club on(LocalDate today) {
+        return new DemoClub(today, 1207).make();
+    }
+
+    private Club make() {
+        List<DemoPeople.Person> people = DemoPeople.of(today);
+        List<TrainingClass> classes = DemoClasses.of(today, map);
+        for (TrainingClass past : classes) {
+            if (past.date().isBefore(today)) {
+                attend(past, people);
+                logDrills(past, people);
+            }
+        }
+        people.forEach(person -> pass(person, classes));
+        List<Student> students = people.stream().map(DemoPeople.Person::student).toList();
+        return new Club(
+                NAME,
+                library.map(),
+                library.chains(),
+                ladders,
+                DemoClasses.TRACKS,
+                students,
+                classes,
+                attendance,
+                practice,
+                marks);
+    }
+
+    private static Ladder forget(Ladder ladder) {
+        Ladder changed = ladder;
+        for (Rank rank : ladder.ranks()) {
+            Predicate<Item> forgotten = item -> FORGOTTEN.contains(item.id());
+            changed = changed.withRank(rank.withSyllabus(rank.syllabus().stream()
+                    .map(group -> new SyllabusGroup(
+                            group.name(),
+                            group.choose(),
+                            group.items().stream().filter(forgotten.negate()).toList()))
+                    .filter(group -> !group.items().isEmpty())
+                    .toList()));
+        }
+        return changed;
+    }
+
+    private void attend(TrainingClass past, List<DemoPeople.Person> people) {
+        for (DemoPeople.Person person : people) {
+            Student student = person.student();
+            boolean there = student.tracks().contains(past.track())
+                    && !past.date().isBefore(student.joined())
+                    && past.date().isBefore(today.minusWeeks(person.gone()))
+                    && random.nextDouble() < person.comes();
+            if (there) {
+                attendance.add(new Attendance(
+                        "a-" + past.id() + "-" + student.id(),
+                        student.id(),
+                        past.id(),
+                        random.nextInt(4) == 0 ? Attendance.How.NAME : Attendance.How.CARD,
+                        at(past, 2),
+                        past.coach()));
+            }
+        }
+    }
+
+    /** Everyone there is logged with one entry a block; whoever drilled one side only has an entry of their own. */
+    private void logDrills(TrainingClass past, List<DemoPeople.Person> people) {
+        List<String> oneSided = people.stream()
+                .filter(DemoPeople.Person::oneSided)
+                .map(person -> person.student().id())
+                .filter(id -> attendance.stream()
+                        .anyMatch(a -> a.student().equals(id) && a.classId().equals(past.id())))
+                .toList();
+        for (Block block : past.blocks()) {
+            if (block.drills()) {
+                practice.add(entry(past, block, null, Side.BOTH, block.dose().reps(), oneSided));
+                for (String student : oneSided) {
+                    practice.add(
+                            entry(past, block, student, Side.RIGHT, block.dose().reps() * 2, List.of()));
+                }
+            }
+        }
+    }
+
+    private PracticeEntry entry(
+            TrainingClass past, Block block, String student, Side side, int reps, List<String> except) {
+        String id = "p-" + past.id() + "-" + block.id() + (student == null ? "" : "-" + student);
+        return new PracticeEntry(
+                id,
+                past.id(),
+                block.id(),
+                student,
+                block.technique(),
+                null,
+                side,
+                reps,
+                false,
+                null,
+                except,
+                at(past, 70),
+                past.coach(),
+                false);
+    }
+
+    /** Everything of earlier ranks was passed before these weeks; of the present one, a share, in class. */
+    private void pass(DemoPeople.Person person, List<TrainingClass> classes) {
+        HeldRank held = person.student().ranks().get(0);
+        Ladder ladder = ladders.stream()
+                .filter(l -> l.id().equals(held.ladder()))
+                .findFirst()
+                .orElseThrow();
+        for (int i = 0; i < ladder.indexOf(held.rank()); i++) {
+            ladder.ranks().get(i).items().forEach(item -> mark(person, item, null, true));
+        }
+        List<Item> items = ladder.rank(held.rank())
+                .orElseThrow()
+                .items()
+                .filter(item -> item.standard().isMarked())
+                .toList();
+        long passed = Math.round(items.size() * person.passed());
+        for (int i = 0; i < items.size(); i++) {
+            Item item = items.get(i);
+            TrainingClass where = lastClassWith(person, item, classes);
+            if (i < passed) {
+                mark(person, item, where, true);
+            } else if (where != null && random.nextInt(3) == 0) {
+                mark(person, item, where, false);
+            }
+        }
+        if (person.passed() >= 1) {
+            ladder.rank(held.rank())
+                    .orElseThrow()
+                    .items()
+                    .filter(item -> !item.standard().isMarked())
+                    .forEach(item -> mark(person, item, null, true));
+        }
+    }
+
+    private TrainingClass lastClassWith(DemoPeople.Person person, Item item, List<TrainingClass> classes) {
+        return classes.stream()
+                .filter(c -> c.blocks().stream().anyMatch(b -> item.subject().equals(b.technique())))
+                .filter(c -> attendance.stream()
+                        .anyMatch(a -> a.classId().equals(c.id())
+                                && a.student().equals(person.student().id())))
+                .reduce((first, second) -> second)
+                .orElse(null);
+    }
+
+    private void mark(DemoPeople.Person person, Item item, TrainingClass where, boolean passed) {
+        Technique technique =
+                Ladder.techniqueOf(item, map).flatMap(map::technique).orElse(null);
+        List<String> faults = passed || technique == null
+                ? List.of()
+                : technique.faults().stream()
+                        .map(Fault::id)
+                        .limit(1 + random.nextInt(2))
+                        .toList();
+        Side side =
+                person.oneSided() && technique != null && technique.sided() && where != null ? Side.RIGHT : Side.BOTH;
+        Instant at = where == null
+                ? person.student().ranks().get(0).since().atStartOfDay().toInstant(ZoneOffset.UTC)
+                : at(where, 75);
+        Standard standard = item.standard().isMarked() ? item.standard() : Standard.SHOWN;
+        String subject = technique == null ? item.subject() : technique.id();
+        marks.add(new Mark(
+                "m-" + person.student().id() + "-" + item.id(),
+                person.student().id(),
+                subject,
+                item.role(),
+                side,
+                item.version(),
+                standard,
+                passed,
+                faults,
+                where == null ? null : where.id(),
+                at,
+                where == null ? "head" : where.coach(),
+                null));
+    }
+
+    private static Instant at(TrainingClass c, int minutesIn) {
+        return c.date().atTime(c.start()).plusMinutes(minutesIn).toInstant(ZoneOffset.UTC);
+    }
+}

@@ -80,6 +80,15 @@ public record Ladder(
         return known;
     }
 
+    /** The first rank, by id, at which each technique is taught. */
+    public Map<String, String> taughtAt(GrapplingMap map) {
+        Map<String, String> first = new TreeMap<>();
+        for (Rank rank : ranks) {
+            rank.items().forEach(item -> techniqueOf(item, map).ifPresent(id -> first.putIfAbsent(id, rank.id())));
+        }
+        return first;
+    }
+
     /** The technique that an item teaches its performer; empty for chains, words and what the receiver does. */
     public static Optional<String> techniqueOf(Item item, GrapplingMap map) {
         return switch (item.kind()) {

@@ -1,0 +1,43 @@
+package lynchet.server.house;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import lynchet.starter.demo.DemoClub;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** What is said on the console once the server is up, and the demo club when it is asked for. */
+@Component
+class Beginning {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Beginning.class);
+
+    private final Accounts accounts;
+    private final ClubStore club;
+    private final Clock clock;
+    private final boolean demo;
+
+    Beginning(Accounts accounts, ClubStore club, Clock clock, @Value("${lynchet.demo}") boolean demo) {
+        this.accounts = accounts;
+        this.club = club;
+        this.clock = clock;
+        this.demo = demo;
+        if (demo && accounts.firstCode().isPresent()) {
+            club.replace(DemoClub.on(LocalDate.now(clock)));
+            accounts.add("head", DemoClub.PASSWORD, Role.HEAD);
+            accounts.add("coach", DemoClub.PASSWORD, Role.COACH);
+            accounts.add("viewer", DemoClub.PASSWORD, Role.VIEWER);
+        }
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void ready() {
+        accounts.firstCode()
+                .ifPresent(code -> LOG.info(
+                        "Nobody can sign in yet. Open the first page and make the head coach with the code {}", code));
+    }
+}

@@ -1,0 +1,102 @@
+package lynchet.server.house;
+
+import static org.springframework.http.HttpMethod.DELETE;
+import static org.springframework.http.HttpMethod.GET;
+import static org.springframework.http.HttpMethod.POST;
+import static org.springframework.http.HttpMethod.PUT;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import lynchet.server.keep.ProblemWriter;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.authentication.AnonymousAuthenticationToken;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+
+/** Who may do what. Nothing but the sign-in page and health answers a stranger. */
+@Configuration
+class Guard {
+
+    private static final String CONTENT_POLICY =
+            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; "
+                    + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    @Bean
+    SecurityContextRepository sessions() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository sessions, ProblemWriter problems)
+            throws Exception {
+        http.authorizeHttpRequests(may -> may.requestMatchers("/api/session", "/api/session/first", "/actuator/health")
+                        .permitAll()
+                        .requestMatchers(GET, "/api/archive")
+                        .hasRole(Role.HEAD.name())
+                        .requestMatchers("/api/archive/**")
+                        .hasRole(Role.HEAD.name())
+                        .requestMatchers(GET, "/api/**", "/v3/api-docs/**")
+                        .authenticated()
+                        .requestMatchers(
+                                POST,
+                                "/api/attendance",
+                                "/api/practice",
+                                "/api/marks",
+                                "/api/chains",
+                                "/api/chains/check")
+                        .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
+                        .requestMatchers(DELETE, "/api/attendance/*", "/api/practice/*", "/api/marks/*")
+                        .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
+                        .requestMatchers(PUT, "/api/chains/*", "/api/classes/*")
+                        .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
+                        .requestMatchers("/api/**")
+                        .hasRole(Role.HEAD.name())
+                        .requestMatchers(GET, "/**")
+                        .permitAll()
+                        .anyRequest()
+                        .denyAll())
+                .csrf(csrf -> csrf.spa())
+                .securityContext(context -> context.securityContextRepository(sessions))
+                .requestCache(cache -> cache.disable())
+                .logout(logout -> logout.disable())
+                .httpBasic(basic -> basic.disable())
+                .formLogin(form -> form.disable())
+                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_POLICY))
+                        .frameOptions(frame -> frame.deny())
+                        .referrerPolicy(referrer -> {}))
+                .exceptionHandling(handling -> handling.authenticationEntryPoint(
+                                (request, response, e) -> stranger(problems, response, e))
+                        .accessDeniedHandler((request, response, e) -> denied(problems, request, response, e)));
+        return http.build();
+    }
+
+    private static void stranger(ProblemWriter problems, HttpServletResponse response, AuthenticationException e)
+            throws IOException {
+        problems.write(response, HttpStatus.UNAUTHORIZED, "SIGN_IN", "Sign in first.");
+    }
+
+    private static void denied(
+            ProblemWriter problems, HttpServletRequest request, HttpServletResponse response, AccessDeniedException e)
+            throws IOException {
+        var who = SecurityContextHolder.getContext().getAuthentication();
+        boolean isStranger = who == null || who instanceof AnonymousAuthenticationToken;
+        if (isStranger && !request.getRequestURI().startsWith("/api/session")) {
+            stranger(problems, response, null);
+        } else {
+            boolean token = e instanceof org.springframework.security.web.csrf.CsrfException;
+            problems.write(
+                    response,
+                    HttpStatus.FORBIDDEN,
+                    token ? "CSRF" : "NOT_ALLOWED",
+                    token ? "The request lacks its X-XSRF-TOKEN header." : "Your account may not do this.");
+        }
+    }
+}

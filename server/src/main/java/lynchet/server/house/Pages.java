@@ -1,0 +1,14 @@
+package lynchet.server.house;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** Every address of the interface is the same page; the browser does the rest. */
+@Controller
+class Pages {
+
+    @GetMapping({"/map/**", "/chains/**", "/ranks/**", "/mat/**", "/people/**", "/house/**"})
+    String page() {
+        return "forward:/index.html";
+    }
+}

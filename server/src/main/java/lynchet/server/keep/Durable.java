@@ -1,0 +1,43 @@
+package lynchet.server.keep;
+
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Supplier;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+
+/**
+ * Answers only after what was committed is synced to disk.
+ *
+ * <p>H2 does not sync each commit. Commits that wait at the same time share one {@code CHECKPOINT SYNC}: whoever holds
+ * the lock syncs for everyone who committed before it began.
+ */
+@Component
+public class Durable {
+
+    private final JdbcTemplate jdbc;
+    private final ReentrantLock syncing = new ReentrantLock();
+    private final AtomicLong committed = new AtomicLong();
+    private volatile long synced;
+
+    Durable(JdbcTemplate jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** Runs a transaction and returns its result once it is on disk. */
+    public <T> T write(Supplier<T> transaction) {
+        T result = transaction.get();
+        long mine = committed.incrementAndGet();
+        syncing.lock();
+        try {
+            if (synced < mine) {
+                long upTo = committed.get();
+                jdbc.execute("CHECKPOINT SYNC");
+                synced = upTo;
+            }
+        } finally {
+            syncing.unlock();
+        }
+        return result;
+    }
+}

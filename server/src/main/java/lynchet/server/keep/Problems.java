@@ -1,0 +1,98 @@
+package lynchet.server.keep;
+
+import java.util.List;
+import lynchet.core.map.Breach;
+import lynchet.core.map.NotWellFormed;
+import lynchet.format.ArchiveRefused;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+
+/** Every error as problem details with a code and the place it is about. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler
+    ProblemDetail refused(Refusal refusal) {
+        return problem(refusal.status(), refusal.code(), refusal.where(), refusal.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail refused(ArchiveRefused refused) {
+        return breaches(refused.breaches());
+    }
+
+    @ExceptionHandler
+    ProblemDetail refused(NotWellFormed refused) {
+        return breaches(refused.breaches());
+    }
+
+    @ExceptionHandler
+    ProblemDetail nonsense(IllegalArgumentException e) {
+        return problem(HttpStatus.UNPROCESSABLE_ENTITY, "NOT_VALID", null, sentence(e.getMessage()));
+    }
+
+    @ExceptionHandler
+    ProblemDetail broken(RuntimeException e) {
+        LOG.error("A request failed", e);
+        return problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "BROKEN",
+                null,
+                "Something went wrong here. Nothing was saved; try again, and tell the head coach if it stays.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String where = null;
+        String sentence = "This could not be read.";
+        if (e.getCause() instanceof JacksonException unreadable) {
+            StringBuilder path = new StringBuilder();
+            unreadable.getPath().forEach(step -> path.append('/')
+                    .append(step.getPropertyName() != null ? step.getPropertyName() : step.getIndex()));
+            where = path.toString();
+            Throwable cause = unreadable.getCause();
+            sentence = cause instanceof IllegalArgumentException ? cause.getMessage() : unreadable.getOriginalMessage();
+        }
+        ProblemDetail problem = problem(HttpStatus.BAD_REQUEST, "NOT_READABLE", where, sentence(sentence));
+        return ResponseEntity.badRequest().body(problem);
+    }
+
+    private static ProblemDetail breaches(List<Breach> breaches) {
+        Breach first = breaches.get(0);
+        ProblemDetail problem =
+                problem(HttpStatus.UNPROCESSABLE_ENTITY, first.rule(), first.where(), sentence(first.sentence()));
+        problem.setProperty("breaches", breaches.subList(0, Math.min(20, breaches.size())));
+        return problem;
+    }
+
+    static ProblemDetail problem(HttpStatus status, String code, String where, String detail) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        problem.setProperty("code", code);
+        if (where != null) {
+            problem.setProperty("where", where);
+        }
+        return problem;
+    }
+
+    private static String sentence(String text) {
+        if (text == null || text.isBlank()) {
+            return "This is not valid.";
+        }
+        String first = text.lines().findFirst().orElse(text);
+        return Character.toUpperCase(first.charAt(0)) + first.substring(1) + (first.endsWith(".") ? "" : ".");
+    }
+}

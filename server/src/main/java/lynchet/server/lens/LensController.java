@@ -1,0 +1,121 @@
+package lynchet.server.lens;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import lynchet.core.map.Finding;
+import lynchet.core.map.Gaps;
+import lynchet.core.map.Knowledge;
+import lynchet.core.map.Move;
+import lynchet.core.map.MoveGraph;
+import lynchet.core.map.Position;
+import lynchet.core.map.Reach;
+import lynchet.core.map.SmallestMend;
+import lynchet.core.map.Technique;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.Role;
+import lynchet.core.people.MarkBook;
+import lynchet.core.rank.Ladder;
+import lynchet.core.rank.SyllabusCheck;
+import lynchet.server.keep.Refusal;
+import lynchet.server.map.MapSnapshot;
+import lynchet.server.map.MapStore;
+import lynchet.server.people.PeopleStore;
+import lynchet.server.rank.LadderStore;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The map through somebody's eyes: what a rank, a student or the whole club reaches and leaves open. */
+@RestController
+@RequestMapping("/api/map")
+class LensController {
+
+    private final MapStore maps;
+    private final LadderStore ladders;
+    private final PeopleStore people;
+
+    LensController(MapStore maps, LadderStore ladders, PeopleStore people) {
+        this.maps = maps;
+        this.ladders = ladders;
+        this.people = people;
+    }
+
+    /** A reached position: fewest moves, and one shortest way. */
+    record Reached(int moves, List<Move> way) {}
+
+    /** A set of techniques seen under a ruleset; {@code ladder} and {@code rank} are null but for a rank's. */
+    private record Eyes(MapSnapshot snapshot, MoveGraph graph, Set<String> known, Ladder ladder, String rank) {
+        Knowledge against(boolean anyone) {
+            return anyone ? Knowledge.againstAnyone(graph, known) : Knowledge.sameLevel(graph, known);
+        }
+    }
+
+    @GetMapping("/gaps")
+    List<Finding> gaps(
+            @RequestParam(required = false) String rank,
+            @RequestParam(required = false) String student,
+            @RequestParam(required = false) String ruleset,
+            @RequestParam(defaultValue = "same") String against) {
+        Eyes eyes = eyes(rank, student, ruleset);
+        boolean anyone = anyone(against);
+        if (eyes.ladder() != null) {
+            return new SyllabusCheck(eyes.graph(), eyes.snapshot().centrality()).of(eyes.ladder(), eyes.rank(), anyone);
+        }
+        Knowledge knowledge = eyes.against(anyone);
+        return Gaps.find(eyes.graph(), knowledge, eyes.snapshot().centrality(), false, Set.of()).stream()
+                .map(gap -> gap.severity() < 3
+                        ? gap
+                        : SmallestMend.of(eyes.graph(), knowledge, gap)
+                                .map(gap::with)
+                                .orElse(gap))
+                .toList();
+    }
+
+    @GetMapping("/reach")
+    Map<String, Reached> reach(
+            @RequestParam(required = false) String rank,
+            @RequestParam(required = false) String student,
+            @RequestParam(required = false) String ruleset,
+            @RequestParam(defaultValue = "same") String against) {
+        Eyes eyes = eyes(rank, student, ruleset);
+        Reach reach = Reach.of(eyes.graph(), eyes.against(anyone(against)));
+        Map<String, Reached> reached = new TreeMap<>();
+        for (Position position : eyes.snapshot().map().positions()) {
+            reach.moves(position.id())
+                    .ifPresent(moves -> reached.put(position.id(), new Reached(moves, reach.way(position.id()))));
+        }
+        return reached;
+    }
+
+    private Eyes eyes(String rank, String student, String ruleset) {
+        if (rank != null && student != null) {
+            throw Refusal.bad("EYES", "rank", "Look through a rank's eyes or a student's, not both.");
+        }
+        MapSnapshot snapshot = maps.snapshot();
+        snapshot.ruleset(ruleset);
+        if (rank != null) {
+            Ladder ladder = ladders.withRank(rank);
+            MoveGraph graph = snapshot.graph(ruleset == null ? ladder.ruleset() : ruleset);
+            return new Eyes(snapshot, graph, ladder.knownBy(rank, snapshot.map()), ladder, rank);
+        }
+        Set<String> known = student == null
+                ? snapshot.map().techniques().stream().map(Technique::id).collect(Collectors.toSet())
+                : MarkBook.of(people.record(student).marks()).standing().stream()
+                        .filter(mark -> mark.passed() && mark.role() == Role.PERFORMER)
+                        .map(Mark::subject)
+                        .collect(Collectors.toSet());
+        return new Eyes(snapshot, snapshot.graph(ruleset), known, null, null);
+    }
+
+    private static boolean anyone(String against) {
+        return switch (against) {
+            case "same" -> false;
+            case "anyone" -> true;
+            default -> throw Refusal.bad("AGAINST", "against", "Against is same or anyone.");
+        };
+    }
+}

@@ -1,0 +1,22 @@
+package lynchet.server.map;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Table;
+import lynchet.core.map.Technique;
+import lynchet.server.keep.KeptAsJson;
+
+@Entity
+@Table(name = "technique")
+class TechniqueRow extends KeptAsJson<Technique> {
+
+    protected TechniqueRow() {}
+
+    TechniqueRow(Technique technique) {
+        super(technique.id(), technique);
+    }
+
+    @Override
+    protected Class<Technique> type() {
+        return Technique.class;
+    }
+}

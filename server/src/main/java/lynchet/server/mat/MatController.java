@@ -1,0 +1,134 @@
+package lynchet.server.mat;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.mat.Attendance;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Track;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.safety.Caution;
+import lynchet.core.safety.Cautions;
+import lynchet.server.keep.Durable;
+import lynchet.server.keep.ETags;
+import lynchet.server.keep.Refusal;
+import lynchet.server.map.MapStore;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Classes, and what is recorded in them. Every record is on disk before it is answered. */
+@RestController
+@RequestMapping("/api")
+class MatController {
+
+    private final ClassStore classes;
+    private final RecordStore records;
+    private final MapStore maps;
+    private final Durable durable;
+    private final Clock clock;
+
+    MatController(ClassStore classes, RecordStore records, MapStore maps, Durable durable, Clock clock) {
+        this.classes = classes;
+        this.records = records;
+        this.maps = maps;
+        this.durable = durable;
+        this.clock = clock;
+    }
+
+    /** A class as the mat needs it: who is here, what was drilled, and the cautions of each block by block id. */
+    record ClassSheet(
+            TrainingClass training,
+            List<Attendance> attendance,
+            List<PracticeEntry> practice,
+            Map<String, List<Caution>> cautions) {}
+
+    record Calendar(LocalDate today, List<Track> tracks, List<TrainingClass> classes) {}
+
+    /** Classes from a day to a day; today's when neither is given. */
+    @GetMapping("/classes")
+    Calendar classes(@RequestParam(required = false) LocalDate from, @RequestParam(required = false) LocalDate to) {
+        LocalDate today = LocalDate.now(clock);
+        LocalDate first = from == null ? today : from;
+        return new Calendar(today, classes.tracks(), classes.between(first, to == null ? first : to));
+    }
+
+    @GetMapping("/classes/{id}")
+    ResponseEntity<ClassSheet> one(@PathVariable String id) {
+        TrainingClass training = classes.one(id);
+        GrapplingMap map = maps.snapshot().map();
+        Map<String, List<Caution>> cautions = new TreeMap<>();
+        training.blocks().stream().filter(block -> block.technique() != null).forEach(block -> map.technique(
+                        block.technique())
+                .ifPresent(technique -> cautions.put(block.id(), Cautions.of(technique, map))));
+        ClassSheet sheet =
+                new ClassSheet(training, records.attendanceOf(id), records.practiceOf(List.of(id)), cautions);
+        return ResponseEntity.ok().eTag(ETags.of(training)).body(sheet);
+    }
+
+    @PutMapping("/classes/{id}")
+    ResponseEntity<TrainingClass> change(
+            @PathVariable String id,
+            @RequestHeader(name = "If-Match", required = false) String tag,
+            @RequestBody TrainingClass training) {
+        if (!id.equals(training.id())) {
+            throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + training.id() + ".");
+        }
+        return ETags.tagged(durable.write(() -> classes.put(training, tag)));
+    }
+
+    @PostMapping("/attendance")
+    Attendance attend(@RequestBody Attendance attendance) {
+        return once(() -> records.attend(attendance), "/student", attendance.student());
+    }
+
+    @DeleteMapping("/attendance/{id}")
+    ResponseEntity<Void> leave(@PathVariable String id) {
+        durable.write(() -> {
+            records.leave(id);
+            return id;
+        });
+        return ResponseEntity.noContent().build();
+    }
+
+    @PostMapping("/practice")
+    PracticeEntry practise(@RequestBody PracticeEntry entry) {
+        return once(() -> records.practise(entry), "/student", entry.student());
+    }
+
+    @DeleteMapping("/practice/{id}")
+    PracticeEntry withdraw(@PathVariable String id) {
+        return durable.write(() -> records.withdrawPractice(id));
+    }
+
+    @PostMapping("/marks")
+    Mark mark(@RequestBody Mark mark) {
+        return once(() -> records.mark(mark), "/student", mark.student());
+    }
+
+    /** Two devices may send the same record in the same instant: the second look finds what the first one kept. */
+    private <T> T once(java.util.function.Supplier<T> record, String where, String student) {
+        try {
+            return durable.write(record);
+        } catch (DataIntegrityViolationException first) {
+            try {
+                return durable.write(record);
+            } catch (DataIntegrityViolationException again) {
+                throw Refusal.bad("RECORD_STUDENT", where, "There is no student " + student + ".");
+            }
+        }
+    }
+}

@@ -1,0 +1,261 @@
+package lynchet.server.mat;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Collection;
+import java.util.List;
+import java.util.function.Function;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.mat.Attendance;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.PracticeEntry;
+import lynchet.server.chain.ChainStore;
+import lynchet.server.keep.Journal;
+import lynchet.server.keep.KeptAsJson;
+import lynchet.server.keep.Refusal;
+import lynchet.server.map.MapStore;
+import lynchet.server.rank.LadderStore;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Keeps what happened: attendance, practice and marks. A record carries an id made by the caller; the same record sent
+ * again is the first answer, another record under the same id is refused.
+ */
+@Service
+public class RecordStore {
+
+    private final AttendanceRepository attendance;
+    private final PracticeRepository practice;
+    private final MarkRepository marks;
+    private final ClassRepository classes;
+    private final MapStore maps;
+    private final ChainStore chains;
+    private final LadderStore ladders;
+    private final Journal journal;
+    private final Clock clock;
+
+    RecordStore(
+            AttendanceRepository attendance,
+            PracticeRepository practice,
+            MarkRepository marks,
+            ClassRepository classes,
+            MapStore maps,
+            ChainStore chains,
+            LadderStore ladders,
+            Journal journal,
+            Clock clock) {
+        this.attendance = attendance;
+        this.practice = practice;
+        this.marks = marks;
+        this.classes = classes;
+        this.maps = maps;
+        this.chains = chains;
+        this.ladders = ladders;
+        this.journal = journal;
+        this.clock = clock;
+    }
+
+    /** Records that a student is in a class; unique per student and class, whoever took it first. */
+    @Transactional
+    public Attendance attend(Attendance sent) {
+        classExists(sent.classId());
+        Attendance stamped =
+                new Attendance(sent.id(), sent.student(), sent.classId(), sent.how(), at(sent.at()), Journal.who());
+        return attendance
+                .findByStudentAndClassId(sent.student(), sent.classId())
+                .map(AttendanceRow::toCore)
+                .orElseGet(() -> add(
+                        attendance,
+                        stamped.id(),
+                        stamped,
+                        AttendanceRow::new,
+                        kept -> new Attendance(
+                                kept.id(), stamped.student(), stamped.classId(), stamped.how(), kept.at(), kept.by())));
+    }
+
+    /** Takes an attendance back; who did it stays in the journal. */
+    @Transactional
+    public void leave(String id) {
+        AttendanceRow row = attendance.findById(id).orElseThrow(() -> Refusal.missing("attendance", id));
+        journal.write("remove", "attendance", id, row.toCore(), null);
+        attendance.delete(row);
+    }
+
+    @Transactional
+    public PracticeEntry practise(PracticeEntry sent) {
+        classExists(sent.classId());
+        boolean known = sent.technique() != null
+                ? maps.snapshot().map().technique(sent.technique()).isPresent()
+                : chains.all().stream().anyMatch(chain -> chain.id().equals(sent.chain()));
+        if (!known) {
+            throw Refusal.bad(
+                    "RECORD_SUBJECT",
+                    sent.technique() != null ? "/technique" : "/chain",
+                    "Practice names a technique or chain that does not exist.");
+        }
+        PracticeEntry stamped = stamp(sent, sent.id(), at(sent.at()), Journal.who(), false);
+        return add(
+                practice,
+                stamped.id(),
+                stamped,
+                PracticeRow::new,
+                kept -> stamp(stamped, kept.id(), kept.at(), kept.by(), kept.withdrawn()));
+    }
+
+    /** Takes a practice entry back; it stays in history. */
+    @Transactional
+    public PracticeEntry withdrawPractice(String id) {
+        PracticeRow row = practice.findById(id).orElseThrow(() -> Refusal.missing("practice entry", id));
+        PracticeEntry before = row.toCore();
+        PracticeEntry after = stamp(before, before.id(), before.at(), before.by(), true);
+        row.keep(after);
+        journal.write("withdraw", "practice", id, before, after);
+        return after;
+    }
+
+    private static PracticeEntry stamp(PracticeEntry e, String id, Instant at, String by, boolean withdrawn) {
+        return new PracticeEntry(
+                id,
+                e.classId(),
+                e.blockId(),
+                e.student(),
+                e.technique(),
+                e.chain(),
+                e.side(),
+                e.reps(),
+                e.part(),
+                e.role(),
+                e.except(),
+                at,
+                by,
+                withdrawn);
+    }
+
+    @Transactional
+    public Mark mark(Mark sent) {
+        if (sent.classId() != null) {
+            classExists(sent.classId());
+        }
+        if (sent.withdraws() != null && !marks.existsById(sent.withdraws())) {
+            throw Refusal.bad(
+                    "MARK_WITHDRAWS", "/withdraws", "There is no mark " + sent.withdraws() + " to take back.");
+        }
+        subjectExists(sent);
+        Mark stamped = stamp(sent, at(sent.at()), Journal.who());
+        return add(marks, stamped.id(), stamped, MarkRow::new, kept -> stamp(stamped, kept.at(), kept.by()));
+    }
+
+    private static Mark stamp(Mark m, Instant at, String by) {
+        return new Mark(
+                m.id(),
+                m.student(),
+                m.subject(),
+                m.role(),
+                m.side(),
+                m.version(),
+                m.standard(),
+                m.passed(),
+                m.faults(),
+                m.classId(),
+                at,
+                by,
+                m.withdraws());
+    }
+
+    private void subjectExists(Mark mark) {
+        GrapplingMap map = maps.snapshot().map();
+        boolean known = map.technique(mark.subject()).isPresent()
+                || chains.all().stream().anyMatch(chain -> chain.id().equals(mark.subject()))
+                || ladders.all().stream()
+                        .flatMap(ladder -> ladder.ranks().stream())
+                        .flatMap(rank -> rank.items())
+                        .anyMatch(item -> item.subject().equals(mark.subject()));
+        if (!known) {
+            throw Refusal.bad("RECORD_SUBJECT", "/subject", "There is nothing called " + mark.subject() + " to mark.");
+        }
+    }
+
+    private void classExists(String id) {
+        if (!classes.existsById(id)) {
+            throw Refusal.bad("RECORD_CLASS", "/classId", "There is no class " + id + ".");
+        }
+    }
+
+    /** Devices may send later what was recorded earlier; the time stamp is theirs if they give one. */
+    private Instant at(Instant sent) {
+        return (sent == null ? clock.instant() : sent).truncatedTo(ChronoUnit.MILLIS);
+    }
+
+    /**
+     * Adds a record once.
+     *
+     * @param asKept what was sent with the stamps of what was kept, so that only what the caller said is compared
+     */
+    private <T, R extends KeptAsJson<T>> T add(
+            JpaRepository<R, String> repository, String id, T record, Function<T, R> row, Function<T, T> asKept) {
+        return repository
+                .findById(id)
+                .map(found -> {
+                    T kept = found.toCore();
+                    if (!asKept.apply(kept).equals(kept)) {
+                        throw Refusal.taken(id, "Something else was already recorded as " + id + ".");
+                    }
+                    return kept;
+                })
+                .orElseGet(() -> repository.saveAndFlush(row.apply(record)).toCore());
+    }
+
+    @Transactional(readOnly = true)
+    public List<Attendance> attendanceOf(String classId) {
+        return core(attendance.findByClassId(classId));
+    }
+
+    @Transactional(readOnly = true)
+    public List<Attendance> attendanceOfStudent(String student) {
+        return core(attendance.findByStudent(student));
+    }
+
+    @Transactional(readOnly = true)
+    public List<PracticeEntry> practiceOf(Collection<String> classIds) {
+        return core(practice.findByClassIdIn(classIds));
+    }
+
+    @Transactional(readOnly = true)
+    public List<Mark> marksOf(String student) {
+        return core(marks.findByStudent(student));
+    }
+
+    @Transactional(readOnly = true)
+    public List<Attendance> allAttendance() {
+        return core(attendance.findAll());
+    }
+
+    @Transactional(readOnly = true)
+    public List<PracticeEntry> allPractice() {
+        return core(practice.findAll());
+    }
+
+    @Transactional(readOnly = true)
+    public List<Mark> allMarks() {
+        return core(marks.findAll());
+    }
+
+    private static <T, R extends KeptAsJson<T>> List<T> core(List<R> rows) {
+        return rows.stream().map(KeptAsJson::toCore).toList();
+    }
+
+    public void clear() {
+        attendance.deleteAllInBatch();
+        practice.deleteAllInBatch();
+        marks.deleteAllInBatch();
+    }
+
+    public void fill(List<Attendance> allAttendance, List<PracticeEntry> allPractice, List<Mark> allMarks) {
+        attendance.saveAll(allAttendance.stream().map(AttendanceRow::new).toList());
+        practice.saveAll(allPractice.stream().map(PracticeRow::new).toList());
+        marks.saveAll(allMarks.stream().map(MarkRow::new).toList());
+    }
+}

@@ -1,0 +1,5 @@
+package lynchet.server.rank;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface LadderRepository extends JpaRepository<LadderRow, String> {}

@@ -1,0 +1,22 @@
+package lynchet.server.rank;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Table;
+import lynchet.core.rank.Ladder;
+import lynchet.server.keep.KeptAsJson;
+
+@Entity
+@Table(name = "ladder")
+class LadderRow extends KeptAsJson<Ladder> {
+
+    protected LadderRow() {}
+
+    LadderRow(Ladder ladder) {
+        super(ladder.id(), ladder);
+    }
+
+    @Override
+    protected Class<Ladder> type() {
+        return Ladder.class;
+    }
+}

@@ -80,11 +80,14 @@ public final class ChainCheck {
         }
         Link link = known.get();
         Technique technique = map.technique(link.technique()).orElseThrow();
-        techniques.add(technique.id());
+        boolean firstTime = techniques.add(technique.id());
         steps.add(new ChainReport.StepAt(
                 label, link.id(), through == null ? null : through.id(), link.from(), link.to(), reached));
         join(link, technique, label, expected, through);
         legality(link, technique, label);
+        if (firstTime) {
+            cautions(link, technique, label);
+        }
 
         double works = LinkEvidence.prior(technique);
         if (weakest == null || works < weakestChance) {
@@ -195,6 +198,10 @@ public final class ChainCheck {
                     0,
                     "Step " + label + ": " + technique.name() + " is not allowed under " + ruleset.name() + ".");
         }
+    }
+
+    /** Each technique's cautions once, however often it stands in the chain. */
+    private void cautions(Link link, Technique technique, String label) {
         for (Caution caution : Cautions.of(technique, map)) {
             if (caution.level() != Caution.Level.CAUTION || !caution.code().equals("TAP")) {
                 find(ChainFinding.Code.CAUTION, 1, label, link.id(), null, 0, technique.name() + ": " + caution.text());

@@ -37,7 +37,8 @@ class Guard {
     @Bean
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository sessions, ProblemWriter problems)
             throws Exception {
-        http.authorizeHttpRequests(may -> may.requestMatchers("/api/session", "/api/session/first", "/actuator/health")
+        http.authorizeHttpRequests(may -> may.requestMatchers(
+                                "/api/session", "/api/session/first", "/api/session/welcome", "/actuator/health")
                         .permitAll()
                         .requestMatchers(GET, "/api/archive")
                         .hasRole(Role.HEAD.name())

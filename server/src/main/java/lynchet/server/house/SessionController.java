@@ -9,8 +9,6 @@ import lynchet.server.keep.Refusal;
 import lynchet.starter.demo.DemoClub;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
@@ -61,28 +59,36 @@ class SessionController {
 
     record Session(String name, Role role, String club) {}
 
-    /** What the sign-in page needs to know. */
-    record Welcome(String club, boolean first, List<String> demoAccounts, String demoPassword, String responsibility) {}
+    /** Who is signed in, or null; and what the sign-in page needs to know. */
+    record Welcome(
+            Session session,
+            String club,
+            boolean first,
+            List<String> demoAccounts,
+            String demoPassword,
+            String responsibility) {}
 
     @GetMapping
-    ResponseEntity<Object> who(Authentication authentication, CsrfToken token) {
-        token.getToken();
+    Session who(Authentication authentication) {
         if (authentication == null) {
-            ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, "Nobody is signed in.");
-            problem.setProperty("code", "SIGN_IN");
-            problem.setProperty(
-                    "welcome",
-                    new Welcome(
-                            club.name(),
-                            accounts.firstCode().isPresent(),
-                            demo ? List.of("head", "coach", "viewer") : List.of(),
-                            demo ? DemoClub.PASSWORD : null,
-                            Cautions.RESPONSIBILITY));
-            return ResponseEntity.status(HttpStatus.UNAUTHORIZED)
-                    .contentType(MediaType.APPLICATION_PROBLEM_JSON)
-                    .body(problem);
+            throw Refusal.of(HttpStatus.UNAUTHORIZED, "SIGN_IN", null, "Nobody is signed in.");
         }
-        return ResponseEntity.ok(session(authentication));
+        return session(authentication);
+    }
+
+    /** What the page asks first, of strangers too; it also hands out the CSRF cookie. */
+    @GetMapping("/welcome")
+    Welcome welcome(Authentication authentication, HttpServletRequest request) {
+        if (request.getAttribute(CsrfToken.class.getName()) instanceof CsrfToken token) {
+            token.getToken();
+        }
+        return new Welcome(
+                authentication == null ? null : session(authentication),
+                club.name(),
+                accounts.firstCode().isPresent(),
+                demo ? List.of("head", "coach", "viewer") : List.of(),
+                demo ? DemoClub.PASSWORD : null,
+                Cautions.RESPONSIBILITY);
     }
 
     @PostMapping

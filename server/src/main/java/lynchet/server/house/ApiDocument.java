@@ -1,0 +1,38 @@
+package lynchet.server.house;
+
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Schema;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The API document: the same bytes wherever it is served, every property always there (it may be null). */
+@Configuration
+class ApiDocument {
+
+    @Bean
+    OpenApiCustomizer steady() {
+        return document -> {
+            document.setServers(null);
+            document.setInfo(new Info().title("Lynchet").version("1"));
+            @SuppressWarnings("rawtypes")
+            Map<String, Schema> schemas = new TreeMap<>(document.getComponents().getSchemas());
+            schemas.values().forEach(ApiDocument::requireAll);
+            document.getComponents().setSchemas(schemas);
+        };
+    }
+
+    @SuppressWarnings("unchecked")
+    private static void requireAll(Schema<?> schema) {
+        if (schema.getProperties() != null) {
+            List<String> names =
+                    new ArrayList<>(((Schema<Object>) schema).getProperties().keySet());
+            names.sort(null);
+            schema.setRequired(names);
+        }
+    }
+}

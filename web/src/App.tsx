@@ -1,0 +1,55 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { lazy, Suspense, useEffect } from 'react';
+import { Navigate, Route, Routes, useLocation } from 'react-router';
+import { useWelcome } from './api/queries';
+import { Frame } from './frame/Frame';
+import { SignIn } from './session/SignIn';
+import { Boundary, Failed, Waiting } from './ui/States';
+
+const MapPage = lazy(() => import('./map/MapPage').then((m) => ({ default: m.MapPage })));
+const ChainsPage = lazy(() => import('./chain/ChainsPage').then((m) => ({ default: m.ChainsPage })));
+const ChainEditorPage = lazy(() =>
+  import('./chain/ChainEditor').then((m) => ({ default: m.ChainEditorPage })),
+);
+const RanksPage = lazy(() => import('./rank/RanksPage').then((m) => ({ default: m.RanksPage })));
+const RankPage = lazy(() => import('./rank/RankPage').then((m) => ({ default: m.RankPage })));
+const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.MatPage })));
+const PeoplePage = lazy(() => import('./people/PeoplePage').then((m) => ({ default: m.PeoplePage })));
+const StudentPage = lazy(() => import('./people/StudentPage').then((m) => ({ default: m.StudentPage })));
+const HousePage = lazy(() => import('./house/HousePage').then((m) => ({ default: m.HousePage })));
+
+export function App() {
+  const welcome = useWelcome();
+  const client = useQueryClient();
+  const { pathname } = useLocation();
+  useEffect(() => {
+    const out = () => client.invalidateQueries({ queryKey: ['session'] });
+    window.addEventListener('signed-out', out);
+    return () => window.removeEventListener('signed-out', out);
+  }, [client]);
+
+  if (welcome.error) return <Failed error={welcome.error} retry={() => welcome.refetch()} />;
+  if (!welcome.data) return <Waiting height="90vh" />;
+  if (!welcome.data.session) return <SignIn welcome={welcome.data} />;
+  return (
+    <Frame session={welcome.data.session}>
+      <Boundary key={pathname}>
+        <Suspense fallback={<Waiting height="80vh" />}>
+          <Routes>
+            <Route path="/map" element={<MapPage />} />
+            <Route path="/chains" element={<ChainsPage />} />
+            <Route path="/chains/:id" element={<ChainEditorPage />} />
+            <Route path="/ranks" element={<RanksPage />} />
+            <Route path="/ranks/:ladder/:rank" element={<RankPage />} />
+            <Route path="/mat" element={<MatPage />} />
+            <Route path="/mat/:id" element={<MatPage />} />
+            <Route path="/people" element={<PeoplePage />} />
+            <Route path="/people/:id" element={<StudentPage />} />
+            <Route path="/house" element={<HousePage />} />
+            <Route path="*" element={<Navigate to="/map" replace />} />
+          </Routes>
+        </Suspense>
+      </Boundary>
+    </Frame>
+  );
+}

@@ -1,0 +1,71 @@
+/** An answer that is an error: what the server said, its code, and where. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly where?: string,
+  ) {
+    super(message);
+  }
+}
+
+function csrf(): string {
+  return document.cookie.match(/(?:^|; )XSRF-TOKEN=([^;]*)/)?.[1] ?? '';
+}
+
+type Options = { method?: string; body?: unknown; raw?: BodyInit; tag?: string };
+
+async function ask(path: string, { method = 'GET', body, raw, tag }: Options): Promise<Response> {
+  const headers: Record<string, string> = {};
+  if (method !== 'GET') headers['X-XSRF-TOKEN'] = csrf();
+  if (body !== undefined || raw !== undefined) headers['Content-Type'] = 'application/json';
+  if (tag) headers['If-Match'] = tag;
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      headers,
+      body: raw ?? (body === undefined ? undefined : JSON.stringify(body)),
+      credentials: 'same-origin',
+    });
+  } catch {
+    throw new Problem(0, 'OFFLINE', 'The server does not answer.');
+  }
+  if (!response.ok) {
+    const said = await response.json().catch(() => ({}));
+    if (response.status === 401 && !path.startsWith('/session'))
+      window.dispatchEvent(new Event('signed-out'));
+    throw new Problem(
+      response.status,
+      said.code ?? 'BROKEN',
+      said.detail ?? 'Something went wrong.',
+      said.where,
+    );
+  }
+  return response;
+}
+
+export async function read<T>(path: string): Promise<T> {
+  return (await ask(path, {})).json();
+}
+
+/** Reads a value with its ETag, for saving it again. */
+export async function readTagged<T>(path: string): Promise<{ value: T; tag: string }> {
+  const response = await ask(path, {});
+  return { value: await response.json(), tag: response.headers.get('ETag') ?? '' };
+}
+
+export async function send<T>(method: string, path: string, body?: unknown, tag?: string): Promise<T> {
+  const response = await ask(path, { method, body, tag });
+  return response.status === 204 ? (undefined as T) : response.json();
+}
+
+export async function upload<T>(path: string, file: Blob): Promise<T> {
+  return (await ask(path, { method: 'POST', raw: file })).json();
+}
+
+/** An id made here, so that a record sent twice is kept once. */
+export function newId(kind: string): string {
+  return `${kind}-${crypto.randomUUID()}`;
+}

@@ -1,0 +1,45 @@
+import type { components } from './generated';
+
+type S = components['schemas'];
+
+export type Position = S['Position'];
+export type Pair = S['PositionPair'];
+export type Technique = S['Technique'];
+export type Link = S['Link'];
+export type Reaction = S['Reaction'];
+export type MapData = S['MapData'];
+export type DecisionTable = S['DecisionTable'];
+export type Row = S['Row'];
+export type TechniqueCard = S['TechniqueCard'];
+export type Caution = S['Caution'];
+export type Finding = S['Finding'];
+export type Chain = S['Chain'];
+export type ChainStep = S['ChainStep'];
+export type ChainView = S['ChainView'];
+export type ChainReport = S['ChainReport'];
+export type LadderView = S['LadderView'];
+export type Ladder = S['Ladder'];
+export type Rank = S['Rank'];
+export type RankCheck = S['RankCheck'];
+export type Item = S['Item'];
+export type SyllabusGroup = S['SyllabusGroup'];
+export type RosterRow = S['RosterRow'];
+export type Student = S['Student'];
+export type Readiness = S['Readiness'];
+export type ProgressView = S['ProgressView'];
+export type Calendar = S['Calendar'];
+export type ClassSheet = S['ClassSheet'];
+export type TrainingClass = S['TrainingClass'];
+export type Block = S['Block'];
+export type Attendance = S['Attendance'];
+export type PracticeEntry = S['PracticeEntry'];
+export type Mark = S['Mark'];
+export type Session = S['Session'];
+export type Contents = S['Contents'];
+export type Reached = S['Reached'];
+export type Stage = Pair['stage'];
+export type Family = Technique['family'];
+export type Group = Technique['group'];
+export type Soil = 'BARE' | 'PLOUGHED' | 'GREEN' | 'WEED';
+
+export type Welcome = S['Welcome'];

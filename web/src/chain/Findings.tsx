@@ -1,0 +1,43 @@
+import type { MapIndex } from '../api/queries';
+import type { ChainReport } from '../api/types';
+import { Finding } from '../ui/Stone';
+import { count, percent } from '../ui/words';
+import classes from './ChainEditor.module.css';
+
+/** The measures of a chain and what the check has to say about it. */
+export function Findings({ map, report }: { map: MapIndex; report: ChainReport }) {
+  const weakest = map.technique.get(map.link.get(report.weakestLink)?.technique ?? '')?.name;
+  return (
+    <aside className={classes.findings} aria-label="Findings">
+      <h2>{report.depth === 0 ? 'Nothing yet' : `${count(report.depth, 'step', 'steps')} deep`}</h2>
+      {report.depth > 0 && (
+        <>
+          <dl className={classes.measures}>
+            <dt>Turn-offs</dt>
+            <dd>{report.turnOffs}</dd>
+            <dt>Answers, of what they do</dt>
+            <dd>{percent(report.answeredShare)}</dd>
+            <dt>Chance to finish</dt>
+            <dd>{percent(report.chanceToFinish)}</dd>
+            <dt>… or settle on top</dt>
+            <dd>{percent(report.chanceToSettle)}</dd>
+          </dl>
+          <p className="quiet">
+            Weakest link: {weakest} ({percent(report.weakestChance)}). No rounds are logged, so reactions
+            count evenly and chances are the usual ones of their family.
+          </p>
+        </>
+      )}
+      <ul>
+        {[...report.findings]
+          .sort((a, b) => b.severity - a.severity)
+          .map((f) => (
+            <Finding key={`${f.code} ${f.step} ${f.link} ${f.reaction} ${f.sentence}`} severity={f.severity}>
+              {f.sentence}
+              {f.share > 0 && <span className="quiet"> {percent(f.share)} of what they do.</span>}
+            </Finding>
+          ))}
+      </ul>
+    </aside>
+  );
+}

@@ -1,0 +1,130 @@
+import { TextInput } from '@mantine/core';
+import { useEffect, useId, useMemo, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useChains, useMap, useRoster } from '../api/queries';
+import classes from './Find.module.css';
+import { shortcutsOn } from './keys';
+
+type Hit = { key: string; name: string; also: string; to: string; sort: string };
+
+/** Small letters, no accents, hyphens or blanks, so that "ouchi gari" finds "O-uchi-gari". */
+export const fold = (text: string) =>
+  text
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]/gu, '');
+
+/** Finds anything: a position, a technique by any of its names, a chain, a student. */
+export function Find() {
+  const input = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState('');
+  const [at, setAt] = useState(0);
+  const list = useId();
+  const navigate = useNavigate();
+  const map = useMap();
+  const chains = useChains();
+  const roster = useRoster();
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key === '/' && shortcutsOn(event)) {
+        event.preventDefault();
+        input.current?.focus();
+      }
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, []);
+
+  const all = useMemo<Hit[]>(() => {
+    const hit = (kind: string, id: string, name: string, aliases: string[], to: string): Hit => ({
+      key: `${kind} ${id}`,
+      name,
+      also: [kind, ...aliases.slice(0, 2)].join(' · '),
+      to,
+      sort: [name, ...aliases].map(fold).join('|'),
+    });
+    return [
+      ...(map.data ? [...map.data.position.values()] : []).map((p) =>
+        hit('position', p.id, p.name, p.aliases, `/map?at=${p.id}`),
+      ),
+      ...(map.data?.data.techniques ?? []).map((t) =>
+        hit(
+          'technique',
+          t.id,
+          t.name,
+          t.aliases.map((a) => a.text),
+          `/map?technique=${t.id}`,
+        ),
+      ),
+      ...(chains.data ?? []).map(({ chain }) =>
+        hit('chain', chain.id, chain.name, [], `/chains/${chain.id}`),
+      ),
+      ...(roster.data ?? []).map(({ student }) =>
+        hit('student', student.id, student.name, [student.calledBy], `/people/${student.id}`),
+      ),
+    ];
+  }, [map.data, chains.data, roster.data]);
+
+  const wanted = fold(text);
+  const hits = wanted
+    ? all
+        .filter((h) => h.sort.includes(wanted))
+        .sort((a, b) => Number(b.sort.startsWith(wanted)) - Number(a.sort.startsWith(wanted)))
+        .slice(0, 9)
+    : [];
+  const go = (hit?: Hit) => {
+    if (!hit) return;
+    setText('');
+    input.current?.blur();
+    navigate(hit.to);
+  };
+
+  return (
+    <div className={classes.find}>
+      <TextInput
+        ref={input}
+        aria-label="Find"
+        placeholder="Find  /"
+        value={text}
+        role="combobox"
+        aria-expanded={hits.length > 0}
+        aria-controls={list}
+        aria-activedescendant={hits[at] ? `${list}-${at}` : undefined}
+        onChange={(event) => {
+          setText(event.currentTarget.value);
+          setAt(0);
+        }}
+        onBlur={() => window.setTimeout(() => setText(''), 150)}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowDown') setAt((i) => Math.min(hits.length - 1, i + 1));
+          else if (event.key === 'ArrowUp') setAt((i) => Math.max(0, i - 1));
+          else if (event.key === 'Enter') go(hits[at]);
+          else if (event.key === 'Escape') {
+            setText('');
+            input.current?.blur();
+          } else return;
+          event.preventDefault();
+        }}
+      />
+      <div id={list} role="listbox" aria-label="Found" className={hits.length ? classes.hits : 'unseen'}>
+        {hits.map((hit, i) => (
+          <button
+            key={hit.key}
+            id={`${list}-${i}`}
+            type="button"
+            role="option"
+            aria-selected={i === at}
+            tabIndex={-1}
+            onMouseDown={(event) => event.preventDefault()}
+            onClick={() => go(hit)}
+          >
+            <strong>{hit.name}</strong>
+            <span className="quiet">{hit.also}</span>
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,22 @@
+import type { ReactNode } from 'react';
+import type { Session } from '../api/types';
+import classes from './Frame.module.css';
+import { KeysHelp, useKeys } from './keys';
+import { Rail } from './Rail';
+
+/** The frame of every screen: the rail of earth steps, the page beside it. */
+export function Frame({ session, children }: { session: Session; children: ReactNode }) {
+  const keys = useKeys();
+  return (
+    <div className={classes.frame} data-role={session.role}>
+      <a href="#page" className={classes.skip}>
+        To the page
+      </a>
+      <Rail />
+      <main id="page" className={classes.page}>
+        {children}
+      </main>
+      <KeysHelp opened={keys.help} onClose={keys.closeHelp} />
+    </div>
+  );
+}

@@ -1,0 +1,46 @@
+import { Button } from '@mantine/core';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { useCalendar } from '../api/queries';
+import type { TrainingClass } from '../api/types';
+import { time } from '../ui/words';
+import { Find } from './Find';
+import classes from './Frame.module.css';
+
+/** The next class of today, or the last one when all are over. */
+export function tonight(classes: TrainingClass[]): TrainingClass | undefined {
+  const now = new Date();
+  const minutes = now.getHours() * 60 + now.getMinutes();
+  const ends = (c: TrainingClass) =>
+    Number(c.start.slice(0, 2)) * 60 + Number(c.start.slice(3, 5)) + c.minutes;
+  const open = classes.filter((c) => !c.cancelled);
+  return open.find((c) => ends(c) >= minutes) ?? open.at(-1);
+}
+
+/** Where you are, what belongs to the screen, find, and today's class as one button that goes to the mat. */
+export function PageHead({
+  title,
+  children,
+  mat = true,
+}: {
+  title: string;
+  children?: ReactNode;
+  mat?: boolean;
+}) {
+  const calendar = useCalendar();
+  const next = tonight(calendar.data?.classes ?? []);
+  const track = calendar.data?.tracks.find((t) => t.id === next?.track)?.name;
+  return (
+    <header className={classes.head}>
+      <h1>{title}</h1>
+      {children}
+      <span className="spring" style={{ flex: 1 }} />
+      <Find />
+      {mat && next && (
+        <Button component={Link} to={`/mat/${next.id}`}>
+          {time(next.start)} {track} → mat
+        </Button>
+      )}
+    </header>
+  );
+}

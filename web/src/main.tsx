@@ -1,0 +1,32 @@
+import '@mantine/core/styles.css';
+import '@fontsource/zilla-slab/latin-600.css';
+import '@fontsource/atkinson-hyperlegible/latin-400.css';
+import '@fontsource/atkinson-hyperlegible/latin-700.css';
+import './ui/tokens.css';
+import './ui/belts.css';
+import { MantineProvider } from '@mantine/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import { App } from './App';
+import { Notices } from './ui/Notices';
+import { theme } from './ui/theme';
+
+const client = new QueryClient({
+  defaultOptions: { queries: { staleTime: 20_000, retry: 1, refetchOnWindowFocus: false } },
+});
+
+createRoot(document.getElementById('root') as HTMLElement).render(
+  <StrictMode>
+    <MantineProvider theme={theme} defaultColorScheme="auto">
+      <QueryClientProvider client={client}>
+        <BrowserRouter>
+          <Notices>
+            <App />
+          </Notices>
+        </BrowserRouter>
+      </QueryClientProvider>
+    </MantineProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,103 @@
+import { Button } from '@mantine/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { newId, send } from '../api/client';
+import { type MapIndex, recordsChanged } from '../api/queries';
+import type { Block, ClassSheet } from '../api/types';
+import { useNotices } from '../ui/Notices';
+import { plain } from '../ui/words';
+import classes from './MatPage.module.css';
+
+type Props = { map: MapIndex; sheet: ClassSheet; readOnly: boolean };
+
+/** The class block by block: what to say, what to watch, its cautions, and the drill logged for everyone present. */
+export function Blocks({ map, sheet, readOnly }: Props) {
+  return (
+    <>
+      <h2>{sheet.training.theme}</h2>
+      <ol className={classes.blocks}>
+        {sheet.training.blocks.map((block) => (
+          <BlockLine key={block.id} {...{ map, sheet, block, readOnly }} />
+        ))}
+      </ol>
+    </>
+  );
+}
+
+const SIDES = { BOTH: 'each side', RIGHT: 'right only', LEFT: 'left only' } as const;
+
+function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
+  const client = useQueryClient();
+  const say = useNotices();
+  const technique = map.technique.get(block.technique);
+  const fault = technique?.faults.find((f) => f.id === block.watchFault);
+  const logged = sheet.practice.find((p) => p.blockId === block.id && !p.student && !p.withdrawn);
+  const log = async () => {
+    const id = newId('p');
+    try {
+      await send('POST', '/practice', {
+        id,
+        classId: sheet.training.id,
+        blockId: block.id,
+        student: null,
+        technique: block.technique,
+        side: block.dose.sides,
+        reps: block.dose.reps,
+        part: block.kind === 'PART_DRILL',
+        role: 'PERFORMER',
+        except: [],
+        withdrawn: false,
+      });
+      recordsChanged(client);
+      say.done(`${block.title} is logged for everyone here.`, () => takeBack(id));
+    } catch (error) {
+      say.failed(error);
+    }
+  };
+  const takeBack = async (id: string) => {
+    try {
+      await send('DELETE', `/practice/${id}`);
+      recordsChanged(client);
+    } catch (error) {
+      say.failed(error);
+    }
+  };
+  return (
+    <li className={classes.block} data-block={block.id}>
+      <h3>
+        {block.title}
+        <span>
+          {plain(block.kind).toLowerCase()} · {block.minutes} min
+        </span>
+      </h3>
+      {block.watchCue && <p className={classes.cue}>“{block.watchCue}”</p>}
+      {fault && (
+        <p>
+          Watch: {fault.see.charAt(0).toLowerCase()}
+          {fault.see.slice(1)}
+        </p>
+      )}
+      {(sheet.cautions[block.id] ?? [])
+        .filter((caution) => caution.code !== 'SOLO')
+        .map((caution) => (
+          <p key={caution.code} className={caution.level === 'FORBID' ? classes.forbid : classes.caution}>
+            {caution.text}
+          </p>
+        ))}
+      {logged && (
+        <p className={classes.logged}>
+          Logged: {logged.reps} reps {SIDES[logged.side]}, for everyone here{' '}
+          {!readOnly && (
+            <Button variant="subtle" size="compact-md" onClick={() => takeBack(logged.id)}>
+              Take back
+            </Button>
+          )}
+        </p>
+      )}
+      {!logged && !readOnly && block.technique && block.dose && (
+        <Button size="md" variant="default" disabled={sheet.attendance.length === 0} onClick={log}>
+          Log {block.dose.reps} reps {SIDES[block.dose.sides]} for {sheet.attendance.length} here
+        </Button>
+      )}
+    </li>
+  );
+}

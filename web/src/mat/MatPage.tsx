@@ -1,0 +1,186 @@
+import { Button, SegmentedControl } from '@mantine/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { newId, send } from '../api/client';
+import { recordsChanged, useCalendar, useClassSheet, useMap, useRoster, useSession } from '../api/queries';
+import type { ClassSheet, Student } from '../api/types';
+import { PageHead, tonight } from '../frame/PageHead';
+import { useNotices } from '../ui/Notices';
+import { Empty, Loaded } from '../ui/States';
+import { date, time } from '../ui/words';
+import { Blocks } from './Blocks';
+import { CardField } from './CardField';
+import { MarkPanel } from './MarkPanel';
+import classes from './MatPage.module.css';
+import { Tiles } from './Tiles';
+
+/** Today's classes; the one in hand with its people and blocks. */
+export function MatPage() {
+  const { id } = useParams();
+  const calendar = useCalendar();
+  return (
+    <Loaded query={calendar}>
+      {(today) => {
+        const chosen = id ?? tonight(today.classes)?.id;
+        return (
+          <>
+            <PageHead title="Mat" mat={false}>
+              <nav className={classes.tabs} aria-label="Today's classes">
+                {today.classes.map((c) => (
+                  <Link key={c.id} to={`/mat/${c.id}`} aria-current={c.id === chosen ? 'page' : undefined}>
+                    {time(c.start)} {today.tracks.find((t) => t.id === c.track)?.name}
+                  </Link>
+                ))}
+              </nav>
+            </PageHead>
+            {chosen ? (
+              <OpenClass id={chosen} />
+            ) : (
+              <Empty title="No class today">Today has no class in the calendar.</Empty>
+            )}
+          </>
+        );
+      }}
+    </Loaded>
+  );
+}
+
+function OpenClass({ id }: { id: string }) {
+  const sheet = useClassSheet(id);
+  const roster = useRoster();
+  return (
+    <Loaded query={sheet}>
+      {(opened) => (
+        <Loaded query={roster}>
+          {(rows) => (
+            <Evening sheet={opened} people={rows.map((row) => row.student).filter((s) => !s.left)} />
+          )}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+function Evening({ sheet, people }: { sheet: ClassSheet; people: Student[] }) {
+  const [mode, setMode] = useState<'here' | 'mark'>('here');
+  const [student, setStudent] = useState<string | null>(null);
+  const [everyone, setEveryone] = useState(false);
+  const map = useMap();
+  const session = useSession();
+  const client = useQueryClient();
+  const say = useNotices();
+  const { training } = sheet;
+  const mayWrite = session.data?.role !== 'VIEWER';
+  const here = new Map(sheet.attendance.map((a) => [a.student, a]));
+  const shown = people.filter((p) =>
+    mode === 'mark' ? here.has(p.id) : everyone || p.tracks.includes(training.track) || here.has(p.id),
+  );
+
+  const checkIn = useCallback(
+    async (who: Student, how: 'NAME' | 'CARD') => {
+      const id = newId('a');
+      try {
+        const kept = await send<{ id: string }>('POST', '/attendance', {
+          id,
+          student: who.id,
+          classId: training.id,
+          how,
+        });
+        recordsChanged(client);
+        say.done(`${who.calledBy} is here.`, async () => {
+          await send('DELETE', `/attendance/${kept.id}`).catch(say.failed);
+          recordsChanged(client);
+        });
+      } catch (error) {
+        say.failed(error);
+      }
+    },
+    [client, say, training.id],
+  );
+  const leave = async (who: Student) => {
+    const record = here.get(who.id);
+    if (!record) return;
+    try {
+      await send('DELETE', `/attendance/${record.id}`);
+      recordsChanged(client);
+      say.done(`${who.calledBy} is not here.`, () => checkIn(who, 'NAME'));
+    } catch (error) {
+      say.failed(error);
+    }
+  };
+  const onCard = (number: string) => {
+    const who = people.find((p) => p.card === number);
+    if (!who) say.failed(new Error(`No student carries the card ${number}. Nobody was checked in.`));
+    else if (here.has(who.id)) say.done(`${who.calledBy} was here already.`);
+    else checkIn(who, 'CARD');
+  };
+
+  return (
+    <div className={classes.mat}>
+      <section className={classes.people} aria-label="People">
+        <div className={classes.bar}>
+          <strong>
+            {date(training.date)}, {time(training.start)} · {training.area}
+          </strong>
+          <span className={classes.count}>{sheet.attendance.length} here</span>
+          {mayWrite && mode === 'here' && <CardField onCard={onCard} />}
+          {mode === 'here' && (
+            <Button variant="default" onClick={() => setEveryone((all) => !all)}>
+              {everyone ? 'This track' : 'Everyone'}
+            </Button>
+          )}
+        </div>
+        <Tiles
+          people={shown}
+          here={here}
+          chosen={mode === 'mark' ? student : null}
+          readOnly={!mayWrite}
+          label={mode === 'mark' ? 'Choose whom to mark' : 'Tap who is here'}
+          onTap={(who) => {
+            if (mode === 'mark') setStudent(who.id);
+            else if (here.has(who.id)) leave(who);
+            else checkIn(who, 'NAME');
+          }}
+        />
+        {shown.length === 0 && (
+          <p className={classes.hint}>
+            {mode === 'mark'
+              ? 'Check people in first; then they can be marked.'
+              : 'Nobody is on this track yet.'}
+          </p>
+        )}
+      </section>
+      <aside className={classes.side} aria-label={mode === 'mark' ? 'Mark' : 'Blocks'}>
+        <Loaded query={map}>
+          {(index) =>
+            mode === 'mark' ? (
+              <MarkPanel
+                key={student ?? ''}
+                map={index}
+                sheet={sheet}
+                student={people.find((p) => p.id === student)}
+              />
+            ) : (
+              <Blocks map={index} sheet={sheet} readOnly={!mayWrite} />
+            )
+          }
+        </Loaded>
+      </aside>
+      {mayWrite && (
+        <footer className={classes.foot}>
+          <SegmentedControl
+            size="lg"
+            aria-label="What to do"
+            value={mode}
+            onChange={(value) => setMode(value as 'here' | 'mark')}
+            data={[
+              { value: 'here', label: 'Here' },
+              { value: 'mark', label: 'Mark' },
+            ]}
+          />
+        </footer>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,64 @@
+import { Select } from '@mantine/core';
+import type { MapIndex } from '../api/queries';
+import type { ChainView, Item, Ladder, Rank } from '../api/types';
+import { itemsOf } from './families';
+
+type Props = {
+  map: MapIndex;
+  chains: ChainView[];
+  rank: Rank;
+  ladder: Ladder;
+  onAdd: (items: Item[], done: string) => void;
+};
+
+/** Puts a technique or a chain into the rank: type, choose, it is in. */
+export function AddItem({ map, chains, rank, ladder, onAdd }: Props) {
+  const taken = new Set(ladder.ranks.flatMap(itemsOf).map((item) => item.ref));
+  const options = [
+    {
+      group: 'Chains',
+      items: chains
+        .filter(({ chain }) => !taken.has(chain.id))
+        .map(({ chain }) => ({ value: `CHAIN:${chain.id}`, label: chain.name })),
+    },
+    {
+      group: 'Techniques',
+      items: map.data.techniques
+        .filter((t) => !taken.has(t.id) && !t.retired)
+        .map((t) => ({ value: `TECHNIQUE:${t.id}`, label: t.name })),
+    },
+  ];
+  const add = (value: string | null) => {
+    if (!value) return;
+    const [kind, ref] = value.split(':') as ['CHAIN' | 'TECHNIQUE', string];
+    const label = options.flatMap((o) => o.items).find((o) => o.value === value)?.label ?? ref;
+    onAdd(
+      [
+        {
+          id: `${rank.id}-${ref}-${Math.random().toString(36).slice(2, 7)}`,
+          kind,
+          ref,
+          words: null as unknown as string,
+          version: null as unknown as string,
+          standard: 'SHOWN',
+          sides: kind === 'TECHNIQUE' && map.technique.get(ref)?.sided ? 'BOTH' : 'EITHER',
+          role: 'PERFORMER',
+          count: 0,
+          stripe: 0,
+        },
+      ],
+      `${label} added to ${rank.name}.`,
+    );
+  };
+  return (
+    <Select
+      aria-label={`Add to ${rank.name}`}
+      placeholder="Add a chain or technique"
+      searchable
+      data={options}
+      value={null}
+      onChange={add}
+      w={240}
+    />
+  );
+}

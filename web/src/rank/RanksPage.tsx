@@ -1,0 +1,140 @@
+import { Select } from '@mantine/core';
+import { Link, useSearchParams } from 'react-router';
+import { type MapIndex, useLadderCheck, useLadders, useMap, useRoster } from '../api/queries';
+import type { Ladder, LadderView, Rank, RankCheck, RosterRow } from '../api/types';
+import { PageHead } from '../frame/PageHead';
+import { Belt } from '../ui/Belt';
+import { Glyph } from '../ui/glyphs';
+import { Empty, Loaded } from '../ui/States';
+import { Stone } from '../ui/Stone';
+import { count, percent, plain } from '../ui/words';
+import { familyCounts, itemsOf } from './families';
+import classes from './RanksPage.module.css';
+
+/** A ladder as terraces, climbed from the bottom. */
+export function RanksPage() {
+  const ladders = useLadders();
+  const map = useMap();
+  return (
+    <Loaded query={ladders}>
+      {(views) => <Loaded query={map}>{(index) => <Ladders views={views} map={index} />}</Loaded>}
+    </Loaded>
+  );
+}
+
+function Ladders({ views, map }: { views: LadderView[]; map: MapIndex }) {
+  const [params, setParams] = useSearchParams();
+  const view = views.find((v) => v.ladder.id === params.get('ladder')) ?? views[0];
+  const check = useLadderCheck(view?.ladder.id);
+  const roster = useRoster();
+  if (!view) return <Empty title="No ladder yet">Bring one in with an archive from House.</Empty>;
+  return (
+    <>
+      <PageHead title="Ranks">
+        <Select
+          aria-label="Ladder"
+          data={views.map((v) => ({ value: v.ladder.id, label: v.ladder.name }))}
+          value={view.ladder.id}
+          onChange={(id) => id && setParams({ ladder: id })}
+          allowDeselect={false}
+          w={190}
+        />
+        <span className="quiet">{policyWords(view.ladder)}</span>
+      </PageHead>
+      <ol className={classes.hill} aria-label={`${view.ladder.name}, highest first`}>
+        {[...view.ladder.ranks].reverse().map((rank, i) => (
+          <Terrace
+            key={rank.id}
+            {...{ map, rank }}
+            ladder={view.ladder}
+            indent={(view.ladder.ranks.length - 1 - i) / Math.max(1, view.ladder.ranks.length)}
+            level={i}
+            check={check.data?.find((c) => c.rank === rank.id)}
+            people={(roster.data ?? []).filter((row) =>
+              row.student.ranks.some((held) => held.ladder === view.ladder.id && held.rank === rank.id),
+            )}
+          />
+        ))}
+      </ol>
+    </>
+  );
+}
+
+const policyWords = ({ policy }: Ladder) =>
+  [
+    policy.stripes === 'BY_CLASSES' ? `a stripe every ${policy.classesPerStripe} classes` : null,
+    policy.belt === 'BY_EXAM' ? 'belts by exam' : 'belts by the coach',
+  ]
+    .filter(Boolean)
+    .join(', ');
+
+type TerraceProps = {
+  map: MapIndex;
+  ladder: Ladder;
+  rank: Rank;
+  indent: number;
+  level: number;
+  check?: RankCheck;
+  people: RosterRow[];
+};
+
+function Terrace({ map, ladder, rank, indent, level, check, people }: TerraceProps) {
+  const blocks = check?.findings.filter((f) => f.severity === 3).length ?? 0;
+  const load = check?.minutesAvailable ? check.minutesNeeded / check.minutesAvailable : 0;
+  const ready = people.filter((row) => row.readiness?.verdict === 'ELIGIBLE').length;
+  return (
+    <li
+      className={classes.terrace}
+      style={{ marginLeft: `${indent * 34}%`, background: `var(--terrace-${Math.min(5, level + 1)})` }}
+    >
+      <Link to={`/ranks/${ladder.id}/${rank.id}`} className={classes.name}>
+        <Belt colours={rank.colours} of={rank.stripes} />
+        <h2>{rank.name}</h2>
+        <span className="quiet">{count(itemsOf(rank).length, 'item', 'items')}</span>
+      </Link>
+      <div className={classes.families}>
+        {familyCounts(rank, map).map(([family, n]) => (
+          <span key={family} title={plain(family)}>
+            <Glyph family={family} size={20} />
+            <span className="unseen">{plain(family)}</span>
+            {n}
+          </span>
+        ))}
+      </div>
+      <div className={classes.people}>
+        <span className={classes.dots} aria-hidden="true">
+          {people.map((row) => (
+            <i
+              key={row.student.id}
+              className={row.readiness?.verdict === 'ELIGIBLE' ? classes.ready : undefined}
+            />
+          ))}
+        </span>
+        {count(people.length, 'student', 'students')}
+        {ready > 0 && `, ${ready} ready`}
+      </div>
+      <div className={classes.measure}>
+        <meter
+          min={0}
+          max={1.1}
+          low={0.85}
+          high={0.85}
+          optimum={0.5}
+          value={load}
+          aria-label={`Load of ${rank.name}`}
+        />
+        <span>load {percent(load)}</span>
+        <span className={classes.findings}>
+          {check && check.findings.length === 0 && 'holds together'}
+          {check && check.findings.length > 0 && (
+            <>
+              <Stone severity={check.findings[0].severity} size={18} />
+              {count(check.findings.length, 'finding', 'findings')}
+              {blocks > 0 && `, ${blocks} blocking`}
+            </>
+          )}
+        </span>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,60 @@
+import { Button, Skeleton } from '@mantine/core';
+import type { UseQueryResult } from '@tanstack/react-query';
+import { Component, type ReactNode } from 'react';
+import classes from './States.module.css';
+
+/** A skeleton of the size of what is coming, so that nothing jumps. */
+export function Waiting({ height = 320 }: { height?: number | string }) {
+  return (
+    <div role="status" aria-label="Loading" style={{ padding: 18 }}>
+      <Skeleton height={height} radius={3} />
+    </div>
+  );
+}
+
+/** What happened, and another try. */
+export function Failed({ error, retry }: { error: Error; retry: () => void }) {
+  return (
+    <div role="alert" className={classes.box}>
+      <h2>This did not load</h2>
+      <p>{error.message} Nothing was changed.</p>
+      <Button onClick={retry}>Try again</Button>
+    </div>
+  );
+}
+
+export function Empty({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <div className={classes.box}>
+      <h2>{title}</h2>
+      <p>{children}</p>
+    </div>
+  );
+}
+
+/** Shows a query in each of its states. */
+export function Loaded<T>({
+  query,
+  children,
+}: {
+  query: UseQueryResult<T>;
+  children: (data: T) => ReactNode;
+}) {
+  if (query.data !== undefined) return children(query.data);
+  if (query.error) return <Failed error={query.error} retry={() => query.refetch()} />;
+  return <Waiting />;
+}
+
+/** Keeps a broken screen from taking the frame with it. */
+export class Boundary extends Component<{ children: ReactNode }, { error: Error | null }> {
+  state = { error: null as Error | null };
+
+  static getDerivedStateFromError(error: Error) {
+    return { error };
+  }
+
+  render() {
+    if (!this.state.error) return this.props.children;
+    return <Failed error={this.state.error} retry={() => this.setState({ error: null })} />;
+  }
+}

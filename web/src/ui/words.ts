@@ -1,0 +1,54 @@
+import type { Family, Stage } from '../api/types';
+
+const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+const dayAndYear = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+});
+
+/** "Tue 14 Apr"; with the year where it is another one. */
+export function date(iso: string): string {
+  const when = new Date(`${iso.slice(0, 10)}T12:00:00`);
+  const format = when.getFullYear() === new Date().getFullYear() ? day : dayAndYear;
+  return format.format(when).replace(',', '');
+}
+
+/** "18:30" */
+export const time = (iso: string) => iso.slice(0, 5);
+
+export const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+/** "+0.6", "−2", "0" */
+export const signed = (n: number) => (n === 0 ? '0' : `${n > 0 ? '+' : '−'}${Math.abs(n)}`);
+
+export const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
+
+/** "DILIGENT_WORD" → "Diligent word" */
+export const plain = (code: string) => (code.charAt(0) + code.slice(1).toLowerCase()).replaceAll('_', ' ');
+
+export const STAGES: Stage[] = ['APART', 'GRIPPED', 'HALF_DOWN', 'LEGS_BETWEEN', 'LEGS_CLEARED', 'FINISH'];
+
+export const FAMILIES: Family[] = [
+  'BREAKFALL',
+  'MOVEMENT',
+  'GRIP',
+  'THROW',
+  'TAKEDOWN',
+  'TURNOVER',
+  'PASS',
+  'SWEEP',
+  'ESCAPE',
+  'PIN',
+  'TRANSITION',
+  'SUBMISSION',
+];
+
+export const VERDICT = {
+  NOT_YET: 'Not yet',
+  ON_TRACK: 'On track',
+  ELIGIBLE: 'Eligible',
+  CANDIDATE: 'Put forward',
+  HELD: 'Held',
+} as const;

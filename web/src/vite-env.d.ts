@@ -1,0 +1,5 @@
+/// <reference types="vite/client" />
+declare module '*.module.css' {
+  const classes: Record<string, string>;
+  export default classes;
+}

@@ -79,9 +79,7 @@ class SessionController {
     /** What the page asks first, of strangers too; it also hands out the CSRF cookie. */
     @GetMapping("/welcome")
     Welcome welcome(Authentication authentication, HttpServletRequest request) {
-        if (request.getAttribute(CsrfToken.class.getName()) instanceof CsrfToken token) {
-            token.getToken();
-        }
+        handOutToken(request);
         return new Welcome(
                 authentication == null ? null : session(authentication),
                 club.name(),
@@ -96,7 +94,7 @@ class SessionController {
         String name = tried.name() == null ? "" : tried.name().strip();
         String byAccount = "account " + name;
         String byAddress = "address " + request.getRemoteAddr();
-        long wait = Math.max(brake.secondsToWait(byAccount), brake.secondsToWait(byAddress));
+        long wait = Math.max(brake.secondsToWait(byAccount, 5), brake.secondsToWait(byAddress, 20));
         if (wait > 0) {
             response.setHeader("Retry-After", String.valueOf(wait));
             throw Refusal.of(
@@ -147,7 +145,15 @@ class SessionController {
         SecurityContextHolder.setContext(context);
         sessions.saveContext(context, request, response);
         renewToken.onAuthentication(authentication, request, response);
+        handOutToken(request);
         return session(authentication);
+    }
+
+    /** The token is made, and its cookie set, when it is first asked for. */
+    private static void handOutToken(HttpServletRequest request) {
+        if (request.getAttribute(CsrfToken.class.getName()) instanceof CsrfToken token) {
+            token.getToken();
+        }
     }
 
     private Session session(Authentication authentication) {

@@ -8,13 +8,12 @@ import java.time.Instant;
 import org.springframework.stereotype.Component;
 
 /**
- * Slows wrong tries, by account and by address, and never locks anybody out: after five wrong ones the next try must
+ * Slows wrong tries, by account and by address, and never locks anybody out: after some wrong ones the next try must
  * wait 1, 2, 4 … at most 30 seconds.
  */
 @Component
 class SignInBrake {
 
-    private static final int FREE_TRIES = 5;
     private static final long LONGEST_SECONDS = 30;
 
     private record Tries(int wrong, Instant last) {}
@@ -33,13 +32,13 @@ class SignInBrake {
         this.clock = clock;
     }
 
-    /** Seconds to wait before another try; 0: go ahead. */
-    long secondsToWait(String key) {
+    /** Seconds to wait before another try; 0: go ahead, as for the first {@code freeTries} wrong ones. */
+    long secondsToWait(String key, int freeTries) {
         Tries so = tries.getIfPresent(key);
-        if (so == null || so.wrong() < FREE_TRIES) {
+        if (so == null || so.wrong() < freeTries) {
             return 0;
         }
-        long pause = Math.min(LONGEST_SECONDS, 1L << Math.min(10, so.wrong() - FREE_TRIES));
+        long pause = Math.min(LONGEST_SECONDS, 1L << Math.min(10, so.wrong() - freeTries));
         long waited = Duration.between(so.last(), clock.instant()).toSeconds();
         return Math.max(0, pause - waited);
     }

@@ -1,0 +1,49 @@
+package lynchet.server;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import jakarta.persistence.Entity;
+import org.junit.jupiter.api.Test;
+import org.springframework.data.repository.Repository;
+import org.springframework.web.bind.annotation.RestController;
+
+class ArchitectureTest {
+
+    private final JavaClasses server = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("lynchet.server");
+
+    @Test
+    void entitiesAndRepositoriesStayInTheirFeature() {
+        classes()
+                .that()
+                .areAnnotatedWith(Entity.class)
+                .should()
+                .bePackagePrivate()
+                .check(server);
+        classes()
+                .that()
+                .areAssignableTo(Repository.class)
+                .should()
+                .bePackagePrivate()
+                .check(server);
+    }
+
+    @Test
+    void controllersNeverSeeEntitiesOrRepositories() {
+        noClasses()
+                .that()
+                .areAnnotatedWith(RestController.class)
+                .should()
+                .dependOnClassesThat()
+                .areAnnotatedWith(Entity.class)
+                .orShould()
+                .dependOnClassesThat()
+                .areAssignableTo(Repository.class)
+                .check(server);
+    }
+}

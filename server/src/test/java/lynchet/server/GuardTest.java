@@ -1,0 +1,146 @@
+package lynchet.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+@ExtendWith(RunningClub.class)
+class GuardTest {
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "GET /api/map",
+                "GET /api/map/gaps",
+                "GET /api/map/reach",
+                "GET /api/chains",
+                "GET /api/ladders",
+                "GET /api/people",
+                "GET /api/people/orla-fenwick/readiness",
+                "GET /api/classes",
+                "GET /api/archive",
+                "GET /v3/api-docs",
+                "GET /api/session",
+                "POST /api/marks",
+                "POST /api/attendance",
+                "POST /api/archive?mode=replace",
+                "PUT /api/chains/throw-to-hold",
+                "DELETE /api/attendance/x"
+            })
+    void aStrangerIsToldToSignIn(String request) {
+        String[] parts = request.split(" ");
+        HttpUser.Answer answer =
+                RunningClub.stranger().send(parts[0], parts[1], parts[0].equals("GET") ? null : "{}", null);
+        assertThat(answer.status()).isEqualTo(401);
+        assertThat(answer.code()).isEqualTo("SIGN_IN");
+    }
+
+    @Test
+    void aStrangerSeesThePageAndHealthOnly() {
+        HttpUser stranger = RunningClub.stranger();
+        stranger.get("/").expect(200);
+        stranger.get("/people/orla-fenwick").expect(200);
+        assertThat(stranger.get("/actuator/health").expect(200).text()).contains("UP");
+        assertThat(stranger.get("/actuator/env").status()).isNotEqualTo(200);
+        assertThat(stranger.get("/api/session/welcome")
+                        .expect(200)
+                        .json()
+                        .path("session")
+                        .isNull())
+                .isTrue();
+    }
+
+    @ParameterizedTest(name = "{0} {1} {2} → {3}")
+    @CsvSource({
+        "viewer, POST, /api/marks, 403",
+        "viewer, POST, /api/attendance, 403",
+        "viewer, POST, /api/practice, 403",
+        "viewer, POST, /api/chains, 403",
+        "viewer, PUT, /api/ladders/adult/ranks/white/syllabus, 403",
+        "viewer, DELETE, /api/attendance/x, 403",
+        "viewer, GET, /api/archive, 403",
+        "viewer, GET, /api/people, 200",
+        "coach, PUT, /api/ladders/adult/ranks/white/syllabus, 403",
+        "coach, POST, /api/map/links, 403",
+        "coach, PUT, /api/people/orla-fenwick, 403",
+        "coach, GET, /api/archive, 403",
+        "coach, POST, /api/archive?mode=replace, 403",
+        "coach, GET, /v3/api-docs, 200",
+        "head, GET, /api/archive, 200",
+    })
+    void eachRoleMayDoItsPart(String account, String method, String path, int status) {
+        assertThat(RunningClub.as(account)
+                        .send(method, path, method.equals("GET") ? null : "{}", null)
+                        .status())
+                .isEqualTo(status);
+    }
+
+    @Test
+    void aWriteWithoutTheTokenIsRefused() {
+        HttpUser coach = RunningClub.as("coach").withoutToken();
+        assertThat(coach.post("/api/marks", "{}").expect(403).code()).isEqualTo("CSRF");
+        assertThat(RunningClub.stranger()
+                        .withoutToken()
+                        .post("/api/session", "{}")
+                        .expect(403)
+                        .code())
+                .isEqualTo("CSRF");
+    }
+
+    @Test
+    void signingInChangesTheSessionAndRenewsTheToken() {
+        HttpUser user = RunningClub.stranger();
+        user.signIn("coach", "saltmarsh");
+        String firstSession = user.cookie("JSESSIONID");
+        String firstToken = user.cookie("XSRF-TOKEN");
+        user.signIn("coach", "saltmarsh");
+        assertThat(user.cookie("JSESSIONID")).isNotEmpty().isNotEqualTo(firstSession);
+        assertThat(user.cookie("XSRF-TOKEN")).isNotEqualTo(firstToken);
+        assertThat(user.get("/api/session").expect(200).json().path("role").asString())
+                .isEqualTo("COACH");
+        user.delete("/api/session").expect(204);
+        user.get("/api/session").expect(401);
+    }
+
+    @Test
+    void wrongTriesOfAnAccountAreSlowedNotLocked() {
+        HttpUser stranger = RunningClub.stranger();
+        Map<String, String> wrong = Map.of("name", "nobody-at-all", "password", "x");
+        for (int i = 0; i < 5; i++) {
+            assertThat(stranger.post("/api/session", wrong).expect(401).code()).isEqualTo("WRONG_PASSWORD");
+        }
+        assertThat(stranger.post("/api/session", wrong).expect(429).code()).isEqualTo("SLOW_DOWN");
+    }
+
+    @Test
+    void aViewerSeesNoHealthNoContactsNoNotes() {
+        HttpUser.Answer seen = RunningClub.as("viewer").get("/api/people");
+        assertThat(seen.text())
+                .doesNotContain(
+                        "left shoulder", "Household", "Parent Thorne", "NO_THROWS_TAKEN", "Lets partners land hard");
+        assertThat(RunningClub.as("coach").get("/api/people").text()).contains("left shoulder", "Parent Thorne");
+        assertThat(RunningClub.as("viewer")
+                        .get("/api/people/kit-harrowgate/readiness")
+                        .text())
+                .doesNotContain("no throws taken");
+    }
+
+    @Test
+    void nothingIsFramedAndNoInlineScriptRuns() throws Exception {
+        var answer = java.net.http.HttpClient.newHttpClient()
+                .send(
+                        java.net.http.HttpRequest.newBuilder(
+                                        java.net.URI.create("http://127.0.0.1:" + RunningClub.port() + "/"))
+                                .build(),
+                        java.net.http.HttpResponse.BodyHandlers.ofString());
+        assertThat(answer.headers().firstValue("Content-Security-Policy").orElse(""))
+                .contains("default-src 'self'", "frame-ancestors 'none'")
+                .doesNotContain("script-src 'unsafe-inline'");
+        assertThat(answer.headers().firstValue("X-Frame-Options")).hasValue("DENY");
+    }
+}

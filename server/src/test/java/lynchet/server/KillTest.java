@@ -1,0 +1,119 @@
+package lynchet.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.File;
+import java.net.ServerSocket;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Kills the server in the middle of two hundred marks: every mark that was answered is there afterwards. */
+class KillTest {
+
+    private static final int MARKS = 200;
+
+    @TempDir
+    Path data;
+
+    @Test
+    void everyMarkThatWasAnsweredIsThereAfterAKill() throws Exception {
+        int port = freePort();
+        Set<String> answered = ConcurrentHashMap.newKeySet();
+        Process server = start(port);
+        try {
+            HttpUser coach = signedIn(port, server);
+            CountDownLatch half = new CountDownLatch(MARKS / 2);
+            ExecutorService hands = Executors.newFixedThreadPool(4);
+            for (int i = 0; i < MARKS; i++) {
+                String id = "kill-" + i;
+                hands.submit(() -> {
+                    Map<String, Object> mark = Map.of(
+                            "id",
+                            id,
+                            "student",
+                            "orla-fenwick",
+                            "subject",
+                            "arm-lock",
+                            "standard",
+                            "SHOWN",
+                            "passed",
+                            true,
+                            "version",
+                            id);
+                    if (coach.post("/api/marks", mark).status() == 200) {
+                        answered.add(id);
+                    }
+                    half.countDown();
+                });
+            }
+            assertThat(half.await(60, TimeUnit.SECONDS)).isTrue();
+            server.destroyForcibly().waitFor();
+            hands.shutdownNow();
+            assertThat(hands.awaitTermination(60, TimeUnit.SECONDS)).isTrue();
+        } finally {
+            server.destroyForcibly().waitFor();
+        }
+        assertThat(answered).hasSizeGreaterThanOrEqualTo(MARKS / 2 - 4);
+
+        Process again = start(port);
+        try {
+            String kept = signedIn(port, again)
+                    .get("/api/people/orla-fenwick/progress")
+                    .expect(200)
+                    .text();
+            assertThat(answered).allMatch(id -> kept.contains('"' + id + '"'));
+        } finally {
+            again.destroyForcibly().waitFor();
+        }
+    }
+
+    private static int freePort() throws Exception {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+
+    private Process start(int port) throws Exception {
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
+                "-cp",
+                System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"))));
+        command.addAll(List.of(
+                "lynchet.server.LynchetServer",
+                "--server.port=" + port,
+                "--lynchet.demo=true",
+                "--lynchet.data=" + data,
+                "--lynchet.today=" + RunningClub.TODAY));
+        return new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(new File(data.toFile(), "server.log"))
+                .start();
+    }
+
+    /** Asks until the server answers; gives up when it has died. */
+    private static HttpUser signedIn(int port, Process server) {
+        while (true) {
+            try {
+                HttpUser coach = new HttpUser(port);
+                coach.signIn("coach", "saltmarsh");
+                return coach;
+            } catch (java.io.UncheckedIOException notYet) {
+                assertThat(server.isAlive())
+                        .as("the server died while starting")
+                        .isTrue();
+                java.util.concurrent.locks.LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
+            }
+        }
+    }
+}

@@ -1,0 +1,142 @@
+package lynchet.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+@ExtendWith(RunningClub.class)
+class RecordsTest {
+
+    private static final String CLASS = "fundamentals-" + RunningClub.TODAY;
+
+    private final HttpUser coach = RunningClub.as("coach");
+
+    private static Map<String, Object> mark(
+            String id, String student, String subject, String standard, boolean passed) {
+        return Map.of(
+                "id",
+                id,
+                "student",
+                student,
+                "subject",
+                subject,
+                "standard",
+                standard,
+                "passed",
+                passed,
+                "classId",
+                CLASS);
+    }
+
+    @Test
+    void attendanceIsOnceForAStudentAndAClass() {
+        Map<String, Object> here = Map.of("id", "here-1", "student", "bram-oakhurst", "classId", CLASS, "how", "CARD");
+        String first = coach.post("/api/attendance", here).expect(200).text();
+        assertThat(coach.post("/api/attendance", here).expect(200).text()).isEqualTo(first);
+        assertThat(coach.post("/api/attendance", Map.of("id", "here-2", "student", "bram-oakhurst", "classId", CLASS))
+                        .expect(200)
+                        .text())
+                .isEqualTo(first);
+        assertThat(coach.post("/api/attendance", Map.of("id", "here-1", "student", "nadia-thorne", "classId", CLASS))
+                        .expect(409)
+                        .code())
+                .isEqualTo("ID_TAKEN");
+        assertThat(coach.get("/api/classes/" + CLASS).text()).contains("here-1").doesNotContain("here-2");
+        coach.delete("/api/attendance/here-1").expect(204);
+        coach.delete("/api/attendance/here-1").expect(404);
+    }
+
+    @Test
+    void aBlockLoggedForEveryoneCountsForWhoeverIsThereLateComersToo() {
+        coach.post(
+                        "/api/practice",
+                        Map.of(
+                                "id",
+                                "drill-x",
+                                "classId",
+                                CLASS,
+                                "blockId",
+                                "drill-2",
+                                "technique",
+                                "figure-four-lock",
+                                "reps",
+                                8))
+                .expect(200);
+        String before = progress("bram-oakhurst");
+        coach.post("/api/attendance", Map.of("id", "late", "student", "bram-oakhurst", "classId", CLASS))
+                .expect(200);
+        assertThat(progress("bram-oakhurst")).isNotEqualTo(before).isEqualTo("PLOUGHED");
+        coach.delete("/api/practice/drill-x").expect(200);
+        assertThat(progress("bram-oakhurst")).isEqualTo(before);
+        coach.delete("/api/attendance/late").expect(204);
+    }
+
+    private String progress(String student) {
+        return coach.get("/api/people/" + student + "/progress")
+                .json()
+                .path("techniques")
+                .path("figure-four-lock")
+                .asString();
+    }
+
+    @Test
+    void aPassShowsOnTheStudentAndAWithdrawalTakesItBack() {
+        assertThat(missing()).contains("Figure-four shoulder lock");
+        Map<String, Object> pass = mark("pass-1", "orla-fenwick", "figure-four-lock", "SHOWN", true);
+        coach.post("/api/marks", pass).expect(200);
+        coach.post("/api/marks", pass).expect(200);
+        assertThat(missing()).doesNotContain("Figure-four shoulder lock");
+        assertThat(coach.post("/api/marks", mark("pass-1", "orla-fenwick", "figure-four-lock", "SHOWN", false))
+                        .expect(409)
+                        .code())
+                .isEqualTo("ID_TAKEN");
+        Map<String, Object> back = new HashMap<>(mark("back-1", "orla-fenwick", "figure-four-lock", "SHOWN", false));
+        back.put("withdraws", "pass-1");
+        coach.post("/api/marks", back).expect(200);
+        assertThat(missing()).contains("Figure-four shoulder lock");
+    }
+
+    private String missing() {
+        StringBuilder items = new StringBuilder();
+        coach.get("/api/people/orla-fenwick/progress").json().path("ladders").forEach(ladder -> ladder.path("groups")
+                .forEach(group -> group.path("items").forEach(item -> {
+                    if (!item.path("met").asBoolean()
+                            && item.path("item").path("ref").asString("").equals("figure-four-lock")) {
+                        items.append("Figure-four shoulder lock");
+                    }
+                })));
+        return items.toString();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "nobody, figure-four-lock, SHOWN, 422, RECORD_STUDENT",
+        "orla-fenwick, no-such-thing, SHOWN, 422, RECORD_SUBJECT",
+        "orla-fenwick, figure-four-lock, DRILLED, 400, NOT_READABLE",
+        "orla-fenwick, figure-four-lock, PERFECT, 400, NOT_READABLE",
+    })
+    void aBadMarkIsRefused(String student, String subject, String standard, int status, String code) {
+        HttpUser.Answer answer = coach.post("/api/marks", mark("bad-mark", student, subject, standard, true));
+        assertThat(answer.expect(status).code()).isEqualTo(code);
+        assertThat(coach.get("/api/people/orla-fenwick/progress").text()).doesNotContain("bad-mark");
+    }
+
+    @Test
+    void readinessHasDatesAndTheReasonOfAHold() {
+        assertThat(coach.get("/api/people/rowan-pettifer/readiness").text())
+                .contains("HELD", "Lets partners land hard");
+        assertThat(coach.get("/api/people/ines-calloway/readiness")
+                        .json()
+                        .get(0)
+                        .path("projection")
+                        .path("median")
+                        .asString())
+                .isGreaterThan(RunningClub.TODAY);
+        assertThat(coach.get("/api/people/tess-ashgrove/readiness").text()).contains("ELIGIBLE");
+    }
+}

@@ -1,0 +1,43 @@
+package lynchet.server;
+
+import java.util.UUID;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** Starts the real application once, with the demo club on a fixed day in memory; tests speak HTTP to it. */
+public final class RunningClub implements BeforeAllCallback {
+
+    public static final String TODAY = "2026-11-24";
+
+    private static ConfigurableApplicationContext application;
+
+    @Override
+    public synchronized void beforeAll(ExtensionContext context) {
+        if (application == null) {
+            application = SpringApplication.run(
+                    LynchetServer.class,
+                    "--server.port=0",
+                    "--lynchet.demo=true",
+                    "--lynchet.today=" + TODAY,
+                    "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1");
+        }
+    }
+
+    static int port() {
+        return Integer.parseInt(application.getEnvironment().getProperty("local.server.port"));
+    }
+
+    /** Somebody who has not signed in. */
+    public static HttpUser stranger() {
+        return new HttpUser(port());
+    }
+
+    /** A demo account, signed in: head, coach or viewer. */
+    public static HttpUser as(String account) {
+        HttpUser user = stranger();
+        user.signIn(account, "saltmarsh");
+        return user;
+    }
+}

@@ -8,6 +8,7 @@ import { type MapIndex, useChain, useMap, useSession } from '../api/queries';
 import type { Chain, ChainReport } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { useNotices } from '../ui/Notices';
+import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
 import classes from './ChainEditor.module.css';
 import { Drawing } from './Drawing';
@@ -152,9 +153,9 @@ function Editor({ kept, tag, report: keptReport, map }: Props) {
             onChange={(first) => edit({ first: first as Chain['first'] })}
           />
         </section>
-        <section className={classes.drawing} aria-label="Drawing">
+        <Scroll label="Drawing" className={classes.drawing}>
           <Drawing map={map} chain={chain} labels={labels} />
-        </section>
+        </Scroll>
         <Findings map={map} report={report} />
       </div>
     </>

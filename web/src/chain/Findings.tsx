@@ -1,5 +1,6 @@
 import type { MapIndex } from '../api/queries';
 import type { ChainReport } from '../api/types';
+import { Scroll } from '../ui/Scroll';
 import { Finding } from '../ui/Stone';
 import { count, percent } from '../ui/words';
 import classes from './ChainEditor.module.css';
@@ -8,7 +9,7 @@ import classes from './ChainEditor.module.css';
 export function Findings({ map, report }: { map: MapIndex; report: ChainReport }) {
   const weakest = map.technique.get(map.link.get(report.weakestLink)?.technique ?? '')?.name;
   return (
-    <aside className={classes.findings} aria-label="Findings">
+    <Scroll label="Findings" className={classes.findings}>
       <h2>{report.depth === 0 ? 'Nothing yet' : `${count(report.depth, 'step', 'steps')} deep`}</h2>
       {report.depth > 0 && (
         <>
@@ -38,6 +39,6 @@ export function Findings({ map, report }: { map: MapIndex; report: ChainReport }
             </Finding>
           ))}
       </ul>
-    </aside>
+    </Scroll>
   );
 }

@@ -27,7 +27,7 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique }: P
     return technique ? ` on the ${technique.charAt(0).toLowerCase()}${technique.slice(1)}` : '';
   };
   return (
-    <aside className={classes.sheet} aria-label={`Decision table: ${position.name}`} data-sheet>
+    <aside className={classes.sheet} aria-label={`Decision table: ${position.name}`} data-sheet={position.id}>
       <header>
         <h2>{position.name}</h2>
         <p className="quiet">

@@ -134,7 +134,7 @@ export function Hillside({
                 data-control={position.control}
                 tabIndex={plot.id === first ? 0 : -1}
                 aria-pressed={plot.id === selected}
-                aria-label={`${position.name}, control ${signed(position.control)}`}
+                aria-label={isPeg ? `${position.name}, control ${signed(position.control)}` : undefined}
                 title={isPeg ? position.name : undefined}
                 className={[
                   classes.plot,
@@ -155,8 +155,13 @@ export function Hillside({
                 onClick={() => onSelect(plot.id === selected ? null : plot.id)}
               >
                 {soil && <span className={`${classes.band} ${classes[soil.toLowerCase()]}`} />}
-                {!isPeg && <span>{position.name}</span>}
-                {way && !isPeg && <span className={classes.chance}>{percent(way.chance)}</span>}
+                {!isPeg && (
+                  <span>
+                    {position.name}
+                    <span className="unseen">, control {signed(position.control)}</span>
+                    {way && <span className={classes.chance}>{percent(way.chance)}</span>}
+                  </span>
+                )}
                 {worst && (
                   <span className={classes.corner}>
                     <Stone severity={worst} size={16} />

@@ -1,4 +1,3 @@
-import { plain } from '../ui/words';
 import hill from './Hillside.module.css';
 import classes from './Legend.module.css';
 
@@ -23,7 +22,7 @@ export function Legend({ soil, hidden, onHide }: Props) {
           key={kind}
           type="button"
           aria-pressed={hidden === kind}
-          aria-label={`${hidden === kind ? 'Show' : 'Hide'} ${WORDS[kind] ?? plain(kind)}`}
+          title={hidden === kind ? 'Show these plots' : 'Hide these plots'}
           onClick={() => onHide(hidden === kind ? null : kind)}
         >
           <span className={`${classes.swatch} ${hill[kind.toLowerCase()]}`} />

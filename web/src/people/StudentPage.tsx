@@ -7,6 +7,7 @@ import { Hillside } from '../map/Hillside';
 import { Legend } from '../map/Legend';
 import { nameOf } from '../rank/RankPage';
 import { Belt } from '../ui/Belt';
+import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
 import { count, date, percent, plain, VERDICT } from '../ui/words';
 import classes from './StudentPage.module.css';
@@ -52,7 +53,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
         <Link to={`/map?eyes=student:${student.id}`}>On the map</Link>
       </PageHead>
       <div className={classes.columns}>
-        <div className={classes.left}>
+        <Scroll label="Worked so far" className={classes.left}>
           <div className={classes.hill}>
             <Hillside
               map={map}
@@ -70,8 +71,8 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
             <Legend soil={soil} hidden={hidden} onHide={setHidden} />
           </div>
           <Syllabus view={view} map={map} />
-        </div>
-        <div className={classes.right}>
+        </Scroll>
+        <Scroll label="What is next" className={classes.right}>
           {[...student.restrictions].map((r) => (
             <p key={r.kind} className={classes.limit}>
               {plain(r.kind)} {r.until ? `until ${date(r.until)}` : 'until lifted'}
@@ -80,7 +81,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
           <Loaded query={readiness}>
             {(all) => all.map((r) => <Towards key={r.ladder} readiness={r} ladders={ladders} />)}
           </Loaded>
-        </div>
+        </Scroll>
       </div>
     </>
   );

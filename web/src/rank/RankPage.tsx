@@ -18,6 +18,7 @@ import { Hillside } from '../map/Hillside';
 import { Belt } from '../ui/Belt';
 import { Glyph } from '../ui/glyphs';
 import { useNotices } from '../ui/Notices';
+import { Scroll } from '../ui/Scroll';
 import { Failed, Loaded, Waiting } from '../ui/States';
 import { Finding as StoneFinding } from '../ui/Stone';
 import { count, plain } from '../ui/words';
@@ -157,7 +158,7 @@ function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapInd
         )}
       </PageHead>
       <div className={classes.columns}>
-        <div className={classes.groups}>
+        <Scroll label="Syllabus" className={classes.groups}>
           {rank.syllabus.map((group) => (
             <section key={group.name} className={classes.group}>
               <h2>
@@ -199,8 +200,8 @@ function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapInd
               </ul>
             </section>
           ))}
-        </div>
-        <div className={classes.side}>
+        </Scroll>
+        <Scroll label="What a student who knows this can do" className={classes.side}>
           <h2>A student who knows exactly this</h2>
           <div className={classes.hill}>
             <Hillside
@@ -237,7 +238,7 @@ function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapInd
           ) : (
             <Waiting height={200} />
           )}
-        </div>
+        </Scroll>
       </div>
     </>
   );

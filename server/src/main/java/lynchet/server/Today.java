@@ -1,13 +1,15 @@
 package lynchet.server;
 
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The one clock. {@code lynchet.today} fixes the day, so that tests and pictures do not change overnight. */
+/** The one clock. {@code lynchet.today} fixes the day, so that tests and pictures do not change overnight: it begins at six and goes on. */
 @Configuration
 class Today {
 
@@ -16,7 +18,10 @@ class Today {
         if (fixedDay.isBlank()) {
             return Clock.systemDefaultZone();
         }
-        ZoneId zone = ZoneId.systemDefault();
-        return Clock.fixed(LocalDate.parse(fixedDay).atTime(18, 0).atZone(zone).toInstant(), zone);
+        Instant evening = LocalDate.parse(fixedDay)
+                .atTime(18, 0)
+                .atZone(ZoneId.systemDefault())
+                .toInstant();
+        return Clock.offset(Clock.systemDefaultZone(), Duration.between(Instant.now(), evening));
     }
 }

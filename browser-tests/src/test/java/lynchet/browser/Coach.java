@@ -1,0 +1,205 @@
+package lynchet.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Dimension;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.logging.LogEntry;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.logging.LoggingPreferences;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Somebody at the real interface in a headless browser, with a keyboard or with a finger. */
+final class Coach implements AutoCloseable {
+
+    /** How this coach works a button. */
+    enum With {
+        KEYBOARD,
+        FINGER
+    }
+
+    private static final Path AXE = Path.of("../web/node_modules/axe-core/axe.min.js");
+
+    /** Held, so that its level stays set: it warns at every start that it has no bindings for a newer browser. */
+    private static final Logger SELENIUM_CHATTER = Logger.getLogger("org.openqa.selenium");
+
+    private final ChromeDriver driver;
+    private final With with;
+    private final String base = PackagedServer.address();
+
+    Coach(With with, int width, int height) {
+        this.with = with;
+        SELENIUM_CHATTER.setLevel(Level.SEVERE);
+        LoggingPreferences logs = new LoggingPreferences();
+        logs.enable(LogType.BROWSER, Level.ALL);
+        logs.enable(LogType.PERFORMANCE, Level.ALL);
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments(
+                "--headless",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--hide-scrollbars",
+                "--force-prefers-reduced-motion",
+                "--window-size=" + width + "," + height);
+        options.setCapability("goog:loggingPrefs", logs);
+        driver = new ChromeDriver(
+                new ChromeDriverService.Builder()
+                        .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
+                        .build(),
+                options);
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                java.util.Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+        driver.manage().window().setSize(new Dimension(width, height));
+        driver.get(base + "/");
+    }
+
+    void go(String path) {
+        driver.get(base + path);
+    }
+
+    /** Waits for the first element that shows. */
+    WebElement see(String css) {
+        return see(By.cssSelector(css));
+    }
+
+    /** Waits for an element of this kind with this text in it. */
+    WebElement see(String tag, String text) {
+        return see(By.xpath("//" + tag + "[contains(normalize-space(.), \"" + text + "\")]"));
+    }
+
+    private WebElement see(By by) {
+        return waiting("to see " + by).until(d -> d.findElements(by).stream()
+                .filter(WebElement::isDisplayed)
+                .findFirst()
+                .orElse(null));
+    }
+
+    void seeNo(String tag, String text) {
+        By by = By.xpath("//" + tag + "[contains(normalize-space(.), \"" + text + "\")]");
+        waiting("to see no more " + text).until(d -> d.findElements(by).stream().noneMatch(WebElement::isDisplayed));
+    }
+
+    void seeAt(String pathPart) {
+        waiting("to be at " + pathPart).until(d -> d.getCurrentUrl().contains(pathPart));
+    }
+
+    private WebDriverWait waiting(String what) {
+        WebDriverWait wait = new WebDriverWait(driver, Duration.ofSeconds(20));
+        wait.ignoring(StaleElementReferenceException.class);
+        wait.withMessage(what);
+        return wait;
+    }
+
+    /** Works a button or link: Enter from the keyboard, a tap with the finger. */
+    void use(WebElement element) {
+        if (with == With.KEYBOARD) {
+            element.sendKeys(Keys.ENTER);
+        } else {
+            element.click();
+        }
+    }
+
+    void use(String css) {
+        use(see(css));
+    }
+
+    void use(String tag, String text) {
+        use(see(tag, text));
+    }
+
+    /** Goes to a section of the rail: a dot and a digit, or a tap. */
+    void section(String name, String digit) {
+        if (with == With.KEYBOARD) {
+            driver.findElement(By.tagName("body")).sendKeys(".", digit);
+        } else {
+            see(By.linkText(name)).click();
+        }
+    }
+
+    void type(WebElement field, CharSequence... keys) {
+        field.sendKeys(keys);
+    }
+
+    /** Types where the focus is. */
+    void type(CharSequence... keys) {
+        driver.switchTo().activeElement().sendKeys(keys);
+    }
+
+    void signIn(String account) {
+        type(see("input[autocomplete=username]"), account);
+        type(see("input[autocomplete=current-password]"), "saltmarsh", Keys.ENTER);
+        see("nav[aria-label=Sections]");
+    }
+
+    Object script(String script) {
+        return driver.executeScript(script);
+    }
+
+    /** Everything axe-core finds wrong on this screen, one line each. */
+    List<?> axe() {
+        try {
+            driver.executeScript(Files.readString(AXE));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return (List<?>) driver.executeAsyncScript("""
+                const done = arguments[arguments.length - 1];
+                axe.run(document, { resultTypes: ['violations'] }).then((r) => done(r.violations.map(
+                  (v) => v.id + ': ' + v.help + ' — ' + v.nodes.slice(0, 3).map((n) => n.target.join(' ') + ' '
+                    + (n.any[0]?.message ?? '')).join(' | '))));
+                """);
+    }
+
+    void nothingIsWrongHere() {
+        assertThat(axe()).as("axe-core at " + driver.getCurrentUrl()).isEmpty();
+        List<LogEntry> errors = driver.manage().logs().get(LogType.BROWSER).getAll().stream()
+                .filter(entry -> entry.getLevel().intValue() >= Level.WARNING.intValue())
+                .toList();
+        assertThat(errors).as("the console at " + driver.getCurrentUrl()).isEmpty();
+        List<String> abroad = driver.manage().logs().get(LogType.PERFORMANCE).getAll().stream()
+                .map(LogEntry::getMessage)
+                .filter(message -> message.contains("\"Network.requestWillBeSent\""))
+                .map(message -> message.replaceFirst("(?s).*\"request\":\\{.*?\"url\":\"([^\"]*)\".*", "$1"))
+                .filter(url -> url.startsWith("http") && !url.startsWith(base + "/"))
+                .toList();
+        assertThat(abroad).as("requests off the machine").isEmpty();
+    }
+
+    /** Keeps a picture of this screen in the documents, when asked for with {@code -Dwrite.documents=true}. */
+    void picture(String name) {
+        if (Boolean.getBoolean("write.documents")) {
+            try {
+                Files.write(Path.of("../docs/screenshots", name + ".png"), driver.getScreenshotAs(OutputType.BYTES));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}

@@ -1,0 +1,70 @@
+package lynchet.browser;
+
+import java.io.File;
+import java.io.IOException;
+import java.net.HttpURLConnection;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+
+/** The packaged application with the demo club on a fixed day, started once for all browser tests. */
+final class PackagedServer {
+
+    private static final Path JAR = Path.of("../server/target/lynchet-app.jar");
+    private static String address;
+
+    private PackagedServer() {}
+
+    /** Its address, such as {@code http://127.0.0.1:34567}; starts it if it is not running. */
+    static synchronized String address() {
+        if (address == null) {
+            try {
+                address = start();
+            } catch (IOException e) {
+                throw new IllegalStateException("the packaged server did not start", e);
+            }
+        }
+        return address;
+    }
+
+    private static String start() throws IOException {
+        int port;
+        try (ServerSocket socket = new ServerSocket(0)) {
+            port = socket.getLocalPort();
+        }
+        Path data = Files.createTempDirectory("lynchet-browser-tests");
+        Process server = new ProcessBuilder(List.of(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-XX:TieredStopAtLevel=1",
+                        "-jar",
+                        JAR.toString(),
+                        "--server.port=" + port,
+                        "--lynchet.demo=true",
+                        "--lynchet.data=" + data,
+                        "--lynchet.today=2026-11-24"))
+                .redirectErrorStream(true)
+                .redirectOutput(new File("target/server.log"))
+                .start();
+        Runtime.getRuntime().addShutdownHook(new Thread(server::destroyForcibly));
+        String at = "http://127.0.0.1:" + port;
+        while (!answers(at + "/actuator/health")) {
+            if (!server.isAlive()) {
+                throw new IOException("it died; see browser-tests/target/server.log");
+            }
+            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
+        }
+        return at;
+    }
+
+    private static boolean answers(String url) {
+        try {
+            return ((HttpURLConnection) URI.create(url).toURL().openConnection()).getResponseCode() == 200;
+        } catch (IOException notYet) {
+            return false;
+        }
+    }
+}

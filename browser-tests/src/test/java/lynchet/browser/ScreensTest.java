@@ -1,0 +1,65 @@
+package lynchet.browser;
+
+import lynchet.browser.Coach.With;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Every screen by day and by night: nothing for axe-core (4.5 : 1 included), nothing in the console, nothing abroad. */
+class ScreensTest {
+
+    private static final String[][] SCREENS = {
+        {"map", "/map", "[data-plot=closed-guard]"},
+        {"map-selected", "/map?at=closed-guard&eyes=rank:orange", "[data-sheet] h3"},
+        {"map-technique", "/map?technique=major-outer-reap", "article h3"},
+        {"chains", "/chains", "ul h2"},
+        {"chain-editor", "/chains/hip-bump-answers", "[aria-label=Outline] li"},
+        {"ranks", "/ranks", "ol h2"},
+        {"rank-opened", "/ranks/adult/orange", "[aria-label=Findings] li"},
+        {"mat", "/mat/fundamentals-2026-11-24", "[data-student=orla-fenwick]"},
+        {"people", "/people", "tbody tr"},
+        {"student", "/people/orla-fenwick", "[aria-label=Readiness] li"},
+        {"house", "/house", "section h2"},
+    };
+
+    @ParameterizedTest(name = "{0} at {1}x{2}")
+    @CsvSource({"light, 1280, 800", "dark, 1280, 800", "light, 1024, 768", "light, 390, 844"})
+    void nothingIsWrongOnAnyScreen(String scheme, int width, int height) {
+        try (Coach coach = new Coach(With.KEYBOARD, width, height)) {
+            coach.script("localStorage.setItem('mantine-color-scheme-value', '" + scheme + "')");
+            coach.go("/");
+            coach.see("h1", "Saltmarsh");
+            coach.nothingIsWrongHere();
+            boolean forTheDocuments = scheme.equals("light") && width == 1280;
+            if (forTheDocuments) {
+                coach.picture("sign-in");
+            }
+            coach.signIn("head");
+            for (String[] screen : SCREENS) {
+                coach.go(screen[1]);
+                coach.see(screen[2]);
+                coach.nothingIsWrongHere();
+                if (forTheDocuments) {
+                    coach.picture(screen[0]);
+                }
+            }
+        }
+    }
+
+    @Test
+    void aViewerIsOfferedNothingToWrite() {
+        try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
+            coach.signIn("viewer");
+            coach.go("/mat/fundamentals-2026-11-24");
+            coach.see("[data-student=orla-fenwick][disabled]");
+            coach.seeNo("button", "Log 8 reps");
+            coach.go("/chains/hip-bump-answers");
+            coach.see("span", "read only");
+            coach.seeNo("button", "Save");
+            coach.go("/ranks/adult/orange");
+            coach.see("[aria-label=Findings] li");
+            coach.seeNo("button", "Add");
+            coach.nothingIsWrongHere();
+        }
+    }
+}

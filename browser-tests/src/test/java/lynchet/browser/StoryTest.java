@@ -1,0 +1,134 @@
+package lynchet.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import lynchet.browser.Coach.With;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.Keys;
+
+/** The first walk down the hill: map, chain, rank, class, drill, pass, and what is still missing. */
+class StoryTest {
+
+    @ParameterizedTest(name = "{0} at {1}x{2}")
+    @CsvSource({
+        "KEYBOARD, 1280, 800, Yellow, Flat front breakfall, bram-oakhurst, Bram",
+        "FINGER, 1024, 768, Orange, Posture out of the triangle, ines-calloway, Ines",
+    })
+    void aCoachDoesTheWholeJobOnce(
+            With with, int width, int height, String rank, String missing, String student, String calledBy) {
+        try (Coach coach = new Coach(with, width, height)) {
+            coach.signIn("head");
+            readsADecisionTable(coach, with);
+            String chain = "Test walk by " + with.name().toLowerCase();
+            buildsAChain(coach, chain);
+            putsItIntoARank(coach, rank, chain);
+            mendsTheRank(coach, missing);
+            opensTonightsClass(coach, student, calledBy);
+            logsTheDrill(coach);
+            passesTheStudent(coach, student, calledBy);
+            seesWhatIsMissing(coach, student);
+            coach.nothingIsWrongHere();
+        }
+    }
+
+    private static void readsADecisionTable(Coach coach, With with) {
+        coach.type(coach.see("input[aria-label=Find]"), "closed guard, bot");
+        coach.see("button", "Closed guard, bottom");
+        coach.type(Keys.ENTER);
+        coach.seeAt("at=closed-guard");
+        coach.see("h3", "On my own initiative");
+        coach.see("h3", "If they post the far hand");
+        coach.see("li", "they hug the waist and squeeze");
+        coach.see("h3", "What they can do to me");
+        if (with == With.KEYBOARD) {
+            coach.type(coach.see("[data-plot=closed-guard]"), "x");
+            coach.seeAt("at=in-closed-guard");
+            coach.see("h2", "Closed guard, top");
+            coach.type(coach.see("[data-plot=in-closed-guard]"), Keys.ARROW_RIGHT);
+            coach.see("h2", "Open guard, top");
+        }
+    }
+
+    private static void buildsAChain(Coach coach, String name) {
+        coach.section("Chains", "2");
+        coach.use("button", "New chain");
+        coach.type(coach.see("input[data-autofocus]"), name);
+        coach.type(
+                coach.see("input[role=combobox][aria-haspopup=listbox], .mantine-Modal-body input[aria-haspopup]"),
+                "Closed guard, b");
+        coach.see("div[@role='option']", "Closed guard, bottom");
+        coach.type(Keys.ARROW_DOWN, Keys.ENTER);
+        coach.use("button", "Begin");
+        coach.see("strong", name);
+
+        coach.type(coach.see("input[aria-label='Next from Closed guard, bottom']"), "hip-b", Keys.ENTER);
+        coach.type(coach.see("input[aria-label='Next from Mount, top']"), "if they post", Keys.ENTER);
+        coach.see("div", "if they post the far hand");
+        coach.type(coach.see("input[aria-label='Next from Closed guard, bottom']"), "double wr", Keys.ENTER);
+        coach.type(coach.see("input[aria-label='The line ends in a tap']"), Keys.ENTER);
+        coach.type(coach.see("input[aria-label='Next from Mount, top']"), "straight", Keys.ENTER);
+        coach.see("li", "if they drive back with the head low, the chain has no answer");
+        coach.use("button", "Save");
+        coach.see("div", name + " is saved.");
+    }
+
+    private static void putsItIntoARank(Coach coach, String rank, String chain) {
+        coach.section("Ranks", "3");
+        coach.use(coach.see("a", rank));
+        coach.type(coach.see("input[aria-label='Add to " + rank + "']"), chain);
+        coach.see("div[@role='option']", chain);
+        coach.type(Keys.ARROW_DOWN, Keys.ENTER);
+        coach.see("div", chain + " added to " + rank + ".");
+        coach.see("li", chain);
+    }
+
+    private static void mendsTheRank(Coach coach, String missing) {
+        coach.use(coach.see("button", "Add " + missing));
+        coach.see("div", missing + " added to");
+        coach.seeNo("button", "Add " + missing);
+        coach.see("li", missing);
+    }
+
+    private static void opensTonightsClass(Coach coach, String student, String calledBy) {
+        coach.section("Mat", "5");
+        coach.use("a", "Fundamentals");
+        coach.see("a[@aria-current='page']", "Fundamentals");
+        coach.use("[data-student=" + student + "][aria-pressed=false]");
+        coach.see("div", calledBy + " is here.");
+        coach.see("[data-student=" + student + "][aria-pressed=true]");
+        coach.type(coach.see("input[aria-label='Card number']"), "9999", Keys.ENTER);
+        coach.see("div", "No student carries the card 9999");
+        coach.script("document.activeElement.blur()");
+        coach.type("4007", Keys.ENTER);
+        coach.see("[data-student=orla-fenwick][aria-pressed=true]");
+    }
+
+    private static void logsTheDrill(Coach coach) {
+        if (coach.script("return document.querySelector('[data-block=drill-1]').innerText.includes('Logged')")
+                .equals(false)) {
+            coach.use(coach.see("li[@data-block='drill-1']//button", "Log 8 reps"));
+        }
+        coach.see("li[@data-block='drill-1']//p", "Logged: 8 reps each side");
+    }
+
+    private static void passesTheStudent(Coach coach, String student, String calledBy) {
+        coach.see("label", "Mark").click();
+        coach.use("[data-student=" + student + "]");
+        coach.use("button", "Hip-bump sweep");
+        coach.use("button", "You turn without lifting the hips");
+        coach.use("button", "Not yet");
+        coach.see("div", calledBy + ", Hip-bump sweep: not yet.");
+        coach.use("button", "Pass");
+        coach.see("div", calledBy + ", Hip-bump sweep: pass.");
+    }
+
+    private static void seesWhatIsMissing(Coach coach, String student) {
+        coach.section("People", "6");
+        coach.use(coach.see("a[@href='/people/" + student + "']", ""));
+        coach.see("h2", "Towards yellow");
+        coach.see("li[contains(@class, 'met')]", "Hip-bump sweep");
+        coach.see("div", "to be passed");
+        assertThat(coach.see("section[aria-label=Readiness]").getText()).contains("about", "classes");
+    }
+}

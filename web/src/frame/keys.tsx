@@ -40,9 +40,9 @@ export function useKeys() {
 
 const HERE: Record<string, [string, string][]> = {
   '/map': [
-    ['→', 'follow the best path'],
+    ['→', 'follow the chosen path, the best one first'],
     ['←', 'back'],
-    ['↑ ↓', 'the nearest path up or down'],
+    ['↑ ↓', 'choose another path'],
     ['Shift + arrows', 'the nearest plot'],
     ['x', 'swap eyes'],
     ['Esc', 'close the sheet'],

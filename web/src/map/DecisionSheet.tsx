@@ -5,6 +5,7 @@ import type { DecisionTable, Row } from '../api/types';
 import { Glyph } from '../ui/glyphs';
 import { percent, plain, signed } from '../ui/words';
 import classes from './DecisionSheet.module.css';
+import { waysLeftOut } from './Hillside';
 
 type Props = {
   map: MapIndex;
@@ -46,6 +47,11 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique }: P
         </button>
       </header>
       <p className="quiet">Chances: no rounds are logged yet, so these are the usual ones of the family.</p>
+      {waysLeftOut(table) > 0 && (
+        <p className="quiet">
+          The hill shows the eight best ways; {waysLeftOut(table)} more are in this table.
+        </p>
+      )}
       <Section title="On my own initiative">
         {table.own.length ? rows(table.own) : <p className="quiet">Nothing on the map yet.</p>}
       </Section>

@@ -1,5 +1,5 @@
 import { useElementSize } from '@mantine/hooks';
-import { type KeyboardEvent, useMemo, useRef } from 'react';
+import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
 import type { MapIndex } from '../api/queries';
 import type { DecisionTable } from '../api/types';
 import { Stone } from '../ui/Stone';
@@ -24,13 +24,22 @@ type Props = {
   isSmall?: boolean;
 };
 
-export type Way = { to: string; theirs: boolean; chance: number; taps: boolean };
+export type Way = { to: string; theirs: boolean; chance: number };
 
 /** Ways out of the selected plot, one a target, best first, at most eight. */
 export function waysOf(table: DecisionTable): Way[] {
+  return allWaysOf(table).slice(0, MOST_WAYS);
+}
+
+const MOST_WAYS = 8;
+
+/** How many ways the hill leaves out because it shows only the best. */
+export const waysLeftOut = (table: DecisionTable) => Math.max(0, allWaysOf(table).length - MOST_WAYS);
+
+function allWaysOf(table: DecisionTable): Way[] {
   const ways = new Map<string, Way>();
   const add = (to: string | null, chance: number, theirs: boolean) => {
-    if (to && to !== table.position && !ways.has(to)) ways.set(to, { to, theirs, chance, taps: false });
+    if (to && to !== table.position && !ways.has(to)) ways.set(to, { to, theirs, chance });
   };
   for (const row of [...table.own, ...table.answers.flatMap((a) => a.rows)].sort(
     (a, b) => b.chance - a.chance,
@@ -38,7 +47,7 @@ export function waysOf(table: DecisionTable): Way[] {
     add(row.lands, row.chance, false);
   }
   for (const row of table.theirs) add(row.lands, row.chance, true);
-  return [...ways.values()].slice(0, 8);
+  return [...ways.values()];
 }
 
 /** The hillside: every position a plot at its control and stage; footpaths from the selected one. */
@@ -67,6 +76,9 @@ export function Hillside({
   );
   const hill = useHill(map, size, lit, figures, fontPx);
   const from = selected ? hill.plots.get(selected) : undefined;
+  const [choice, setChoice] = useState({ of: selected, way: 0 });
+  const chosenWay = choice.of === selected ? choice.way : 0;
+  const links = useMemo(() => countLinks(map), [map]);
 
   const go = (id: string | undefined) => {
     if (!id) return;
@@ -79,10 +91,14 @@ export function Hillside({
     const focused = (document.activeElement as HTMLElement)?.dataset.plot;
     if (!focused) return;
     const at = hill.plots.get(focused) as Standing;
-    if (event.key === 'ArrowRight' && ways[0]) go(ways[0].to);
+    const isArrow = event.key.startsWith('Arrow');
+    if (isArrow && (event.shiftKey || ways.length === 0)) go(nearest(hill.rows, at, event.key));
+    else if (event.key === 'ArrowRight') go(ways[chosenWay]?.to);
     else if (event.key === 'ArrowLeft') window.history.back();
-    else if (event.key.startsWith('Arrow')) go(nearest(hill.rows, at, event.key, ways));
-    else if (event.key === 'x') go(map.counterpart(focused));
+    else if (isArrow) {
+      const step = event.key === 'ArrowUp' ? -1 : 1;
+      setChoice({ of: selected, way: (chosenWay + step + ways.length) % ways.length });
+    } else if (event.key === 'x') go(map.counterpart(focused));
     else if (event.key === 'Escape') onSelect(null);
     else return;
     event.preventDefault();
@@ -109,7 +125,7 @@ export function Hillside({
                   <path
                     key={way.to}
                     d={footpath(from, to, hill.rows, width, lane)}
-                    className={way.theirs ? classes.theirPath : classes.ourPath}
+                    className={`${way.theirs ? classes.theirPath : classes.ourPath} ${lane === chosenWay ? classes.chosenPath : ''}`}
                   />
                 ) : null;
               })}
@@ -142,6 +158,7 @@ export function Hillside({
                   plot.id === selected && classes.selected,
                   way && (way.theirs ? classes.theirs : classes.ours),
                   isMirror && classes.mirror,
+                  way && way === ways[chosenWay] && classes.next,
                 ]
                   .filter(Boolean)
                   .join(' ')}
@@ -162,6 +179,12 @@ export function Hillside({
                     {way && <span className={classes.chance}>{percent(way.chance)}</span>}
                   </span>
                 )}
+                {selected === null && !isSmall && (
+                  <>
+                    <span className={classes.waysIn} style={{ width: 5 * (links.into.get(plot.id) ?? 0) }} />
+                    <span className={classes.waysOut} style={{ width: 5 * (links.from.get(plot.id) ?? 0) }} />
+                  </>
+                )}
                 {worst && (
                   <span className={classes.corner}>
                     <Stone severity={worst} size={16} />
@@ -176,15 +199,25 @@ export function Hillside({
   );
 }
 
-/** ↑↓ choose among the paths; where there are none, the nearest plot in that direction. */
-function nearest(rows: Standing[][], at: Standing, key: string, ways: Way[]): string | undefined {
-  const step = key === 'ArrowUp' ? -1 : 1;
+/** How many links lead into and out of each position, at most eight of each: the ticks on its edges. */
+function countLinks(map: MapIndex) {
+  const from = new Map<string, number>();
+  const into = new Map<string, number>();
+  const add = (to: Map<string, number>, id: string) => to.set(id, Math.min(8, (to.get(id) ?? 0) + 1));
+  for (const link of map.data.links) {
+    if (link.retired) continue;
+    add(from, link.from);
+    if (link.to !== 'TAP') add(into, link.to);
+  }
+  return { from, into };
+}
+
+/** The nearest plot in the direction of an arrow. */
+function nearest(rows: Standing[][], at: Standing, key: string): string | undefined {
   if (key === 'ArrowUp' || key === 'ArrowDown') {
-    const row = rows[at.row + step];
-    const inReach = row?.filter((plot) => ways.some((way) => way.to === plot.id));
-    const from = inReach?.length ? inReach : row;
-    return from?.reduce((best, plot) => (Math.abs(plot.x - at.x) < Math.abs(best.x - at.x) ? plot : best)).id;
+    const row = rows[at.row + (key === 'ArrowUp' ? -1 : 1)];
+    return row?.reduce((best, plot) => (Math.abs(plot.x - at.x) < Math.abs(best.x - at.x) ? plot : best)).id;
   }
   const row = rows[at.row];
-  return row[row.findIndex((plot) => plot.id === at.id) + step]?.id;
+  return row[row.findIndex((plot) => plot.id === at.id) + (key === 'ArrowLeft' ? -1 : 1)]?.id;
 }

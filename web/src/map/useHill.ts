@@ -42,7 +42,7 @@ function inTwoLines(text: string, font: string): number {
     const second = words.slice(i + 1).join(' ');
     return Math.max(textWidth(first, font), textWidth(second, font));
   });
-  return Math.ceil(Math.min(textWidth(text, font), ...widths)) + PADDING - 8;
+  return Math.ceil(Math.min(textWidth(text, font), ...widths)) + PADDING;
 }
 
 /** Text is measured again once the shipped fonts are there. */
@@ -80,15 +80,17 @@ export function useHill(
   const fonts = useFontsReady();
   const labels = useMemo(() => {
     const font = `${fontPx}px "Atkinson Hyperlegible"${fonts ? '' : ', sans-serif'}`;
-    return [...map.position.values()].map<Label>((p) => ({
-      id: p.id,
-      mirror: map.counterpart(p.id),
-      stage: map.stageOf(p.id),
-      control: p.control,
-      width: Math.ceil(textWidth(p.name, font)) + PADDING,
-      folded: inTwoLines(p.name, font),
-      foldedWithFigure: inTwoLines(`${p.name} 35 %`, font),
-    }));
+    return [...map.position.values()]
+      .filter((p) => !p.retired)
+      .map<Label>((p) => ({
+        id: p.id,
+        mirror: map.counterpart(p.id),
+        stage: map.stageOf(p.id),
+        control: p.control,
+        width: Math.ceil(textWidth(p.name, font)) + PADDING,
+        folded: inTwoLines(p.name, font),
+        foldedWithFigure: inTwoLines(`${p.name} 35 %`, font),
+      }));
   }, [map, fonts, fontPx]);
   const rows = useMemo(() => rowsOf(labels, STAGES, size.restWidth, MARGIN), [labels, size.restWidth]);
   return useMemo(() => lay(rows, size, lit, figures, fontPx), [rows, size, lit, figures, fontPx]);

@@ -1,5 +1,5 @@
 -- Each aggregate is one row: its id, the columns that others refer to or that are searched, and its body in the open
--- format. One row per position pair, so that a pair and its counterpart can never come apart.
+-- format, and a version that grows with each change. One row per position pair, so that a pair and its counterpart can never come apart.
 
 create table club (id varchar(10) primary key, name varchar(80) not null);
 
@@ -9,13 +9,22 @@ create table account (
     role varchar(10) not null
 );
 
-create table position_pair (id varchar(80) primary key, body varchar(1000000) not null);
+create table position_pair (
+    id varchar(80) primary key,
+    version int not null,
+    body varchar(1000000) not null
+);
 
-create table technique (id varchar(80) primary key, body varchar(1000000) not null);
+create table technique (
+    id varchar(80) primary key,
+    version int not null,
+    body varchar(1000000) not null
+);
 
 create table reaction (
     id varchar(80) primary key,
     leaves_pair varchar(80) not null references position_pair (id),
+    version int not null,
     body varchar(1000000) not null
 );
 
@@ -25,12 +34,21 @@ create table link (
     to_pair varchar(80) references position_pair (id),
     technique varchar(80) not null references technique (id),
     when_reaction varchar(80) references reaction (id),
+    version int not null,
     body varchar(1000000) not null
 );
 
-create table ruleset (id varchar(80) primary key, body varchar(1000000) not null);
+create table ruleset (
+    id varchar(80) primary key,
+    version int not null,
+    body varchar(1000000) not null
+);
 
-create table chain (id varchar(80) primary key, body varchar(1000000) not null);
+create table chain (
+    id varchar(80) primary key,
+    version int not null,
+    body varchar(1000000) not null
+);
 
 create table chain_link (
     chain varchar(80) not null references chain (id) on delete cascade,
@@ -38,19 +56,29 @@ create table chain_link (
     primary key (chain, link)
 );
 
-create table ladder (id varchar(80) primary key, body varchar(1000000) not null);
+create table ladder (
+    id varchar(80) primary key,
+    version int not null,
+    body varchar(1000000) not null
+);
 
-create table track (id varchar(80) primary key, body varchar(1000000) not null);
+create table track (
+    id varchar(80) primary key,
+    version int not null,
+    body varchar(1000000) not null
+);
 
 create table student (
     id varchar(80) primary key,
     card varchar(40) unique,
+    version int not null,
     body varchar(1000000) not null
 );
 
 create table training_class (
     id varchar(80) primary key,
     class_date date not null,
+    version int not null,
     body varchar(1000000) not null
 );
 create index training_class_date on training_class (class_date);
@@ -59,6 +87,7 @@ create table attendance (
     id varchar(80) primary key,
     student varchar(80) not null references student (id),
     class_id varchar(80) not null references training_class (id),
+    version int not null,
     body varchar(1000000) not null,
     unique (student, class_id)
 );
@@ -67,6 +96,7 @@ create index attendance_class on attendance (class_id);
 create table practice (
     id varchar(80) primary key,
     class_id varchar(80) not null references training_class (id),
+    version int not null,
     body varchar(1000000) not null
 );
 create index practice_class on practice (class_id);
@@ -74,6 +104,7 @@ create index practice_class on practice (class_id);
 create table mark (
     id varchar(80) primary key,
     student varchar(80) not null references student (id),
+    version int not null,
     body varchar(1000000) not null
 );
 create index mark_student on mark (student);

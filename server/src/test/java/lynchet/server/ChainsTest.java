@@ -69,4 +69,35 @@ class ChainsTest {
                         .code())
                 .isEqualTo("NOT_YOURS");
     }
+
+    @Test
+    void ofManyWhoSaveAtOnceOneWins() throws Exception {
+        HttpUser head = RunningClub.as("head");
+        String tag = head.post("/api/chains", chain("contested", "hip-bump-sweep-from-closed-guard"))
+                .expect(200)
+                .tag();
+        List<HttpUser> many = java.util.stream.IntStream.range(0, 6)
+                .mapToObj(i -> RunningClub.as("head"))
+                .toList();
+        var hands = java.util.concurrent.Executors.newFixedThreadPool(many.size());
+        var answers = hands.invokeAll(many.stream()
+                .<java.util.concurrent.Callable<Integer>>map(user -> () -> user.put(
+                                "/api/chains/contested",
+                                Map.of(
+                                        "id",
+                                        "contested",
+                                        "name",
+                                        "Saved by " + many.indexOf(user),
+                                        "start",
+                                        "closed-guard"),
+                                tag)
+                        .status())
+                .toList());
+        hands.shutdown();
+        List<Integer> statuses = new java.util.ArrayList<>();
+        for (var answer : answers) {
+            statuses.add(answer.get());
+        }
+        assertThat(statuses).containsOnlyOnce(200).containsOnly(200, 412);
+    }
 }

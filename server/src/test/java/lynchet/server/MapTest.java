@@ -156,5 +156,8 @@ class MapTest {
                 .isEqualTo("ID_TAKEN");
         head.delete("/api/map/links/test-link").expect(200);
         assertThat(head.get("/api/map/positions/half-guard-bottom").text()).doesNotContain("test-link");
+        assertThat(head.delete("/api/map/positions/half-guard").expect(422).code())
+                .isEqualTo("STILL_LINKED");
+        head.delete("/api/map/techniques/nothing").expect(404);
     }
 }

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import org.springdoc.core.customizers.OpenApiCustomizer;
@@ -19,6 +20,10 @@ class ApiDocument {
         return document -> {
             document.setServers(null);
             document.setInfo(new Info().title("Lynchet").version("1"));
+            document.getPaths().forEach((path, item) -> item.readOperationsMap()
+                    .forEach((method, operation) -> operation.setOperationId(
+                            method.name().toLowerCase(Locale.ROOT) + path.replaceAll("[^A-Za-z]+", "-"))));
+            document.setTags(null);
             @SuppressWarnings("rawtypes")
             Map<String, Schema> schemas = new TreeMap<>(document.getComponents().getSchemas());
             schemas.values().forEach(ApiDocument::requireAll);

@@ -6,6 +6,7 @@ import jakarta.persistence.MappedSuperclass;
 import jakarta.persistence.PostLoad;
 import jakarta.persistence.PostPersist;
 import jakarta.persistence.Transient;
+import jakarta.persistence.Version;
 import lynchet.format.Json;
 import org.springframework.data.domain.Persistable;
 
@@ -18,6 +19,9 @@ public abstract class KeptAsJson<T> implements Persistable<String> {
 
     @Column(nullable = false)
     private String body;
+
+    @Version
+    private int version;
 
     @Transient
     private boolean isNew = true;

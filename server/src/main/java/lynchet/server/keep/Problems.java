@@ -6,6 +6,7 @@ import lynchet.core.map.NotWellFormed;
 import lynchet.format.ArchiveRefused;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -37,6 +38,15 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ProblemDetail refused(NotWellFormed refused) {
         return breaches(refused.breaches());
+    }
+
+    @ExceptionHandler
+    ProblemDetail overtaken(OptimisticLockingFailureException e) {
+        return problem(
+                HttpStatus.PRECONDITION_FAILED,
+                "STALE",
+                null,
+                "Somebody else saved this in the same moment. Nothing was changed; look at theirs and save again.");
     }
 
     @ExceptionHandler

@@ -1,9 +1,11 @@
 package lynchet.server.map;
 
 import java.util.List;
+import java.util.Optional;
 import lynchet.core.map.DecisionTable;
 import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
+import lynchet.core.map.Position;
 import lynchet.core.map.PositionPair;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Technique;
@@ -48,13 +50,16 @@ class MapController {
         return new MapView(snapshot.revision(), snapshot.map().data());
     }
 
+    /** A position's decision table; its ETag is that of the pair it belongs to. */
     @GetMapping("/positions/{id}")
-    DecisionTable position(@PathVariable String id, @RequestParam(required = false) String ruleset) {
+    ResponseEntity<DecisionTable> position(@PathVariable String id, @RequestParam(required = false) String ruleset) {
         MapSnapshot snapshot = maps.snapshot();
         if (snapshot.map().position(id).isEmpty()) {
             throw Refusal.missing("position", id);
         }
-        return DecisionTable.of(snapshot.map(), id, snapshot.ruleset(ruleset));
+        return ResponseEntity.ok()
+                .eTag(ETags.of(snapshot.map().pairOf(id)))
+                .body(DecisionTable.of(snapshot.map(), id, snapshot.ruleset(ruleset)));
     }
 
     @GetMapping("/techniques/{id}")
@@ -76,12 +81,7 @@ class MapController {
 
     @PostMapping("/positions")
     PositionPair addPair(@RequestBody PositionPair pair) {
-        isNew(
-                pair,
-                maps.snapshot().map().data().pairs().stream()
-                        .filter(p -> p.id().equals(pair.id()))
-                        .findFirst());
-        return put(() -> maps.put(pair), pair);
+        return put(() -> isNew(pair, findPair(pair.id())), () -> maps.put(pair), pair);
     }
 
     @PutMapping("/positions/{id}")
@@ -90,20 +90,15 @@ class MapController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody PositionPair pair) {
         same(id, pair.id());
-        ETags.match(
-                tag,
-                maps.snapshot().map().data().pairs().stream()
-                        .filter(p -> p.id().equals(id))
-                        .findFirst()
-                        .orElseThrow(() -> Refusal.missing("position pair", id)),
-                id);
-        return put(() -> maps.put(pair), pair);
+        return put(() -> ETags.match(tag, pair(id), id), () -> maps.put(pair), pair);
     }
 
     @PostMapping("/techniques")
     Technique addTechnique(@RequestBody Technique technique) {
-        isNew(technique, maps.snapshot().map().technique(technique.id()));
-        return put(() -> maps.put(technique), technique);
+        return put(
+                () -> isNew(technique, maps.snapshot().map().technique(technique.id())),
+                () -> maps.put(technique),
+                technique);
     }
 
     @PutMapping("/techniques/{id}")
@@ -112,14 +107,12 @@ class MapController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Technique technique) {
         same(id, technique.id());
-        ETags.match(tag, present(id), id);
-        return put(() -> maps.put(technique), technique);
+        return put(() -> ETags.match(tag, present(id), id), () -> maps.put(technique), technique);
     }
 
     @PostMapping("/links")
     Link addLink(@RequestBody Link link) {
-        isNew(link, maps.snapshot().map().link(link.id()));
-        return put(() -> maps.put(link), link);
+        return put(() -> isNew(link, maps.snapshot().map().link(link.id())), () -> maps.put(link), link);
     }
 
     @PutMapping("/links/{id}")
@@ -128,28 +121,70 @@ class MapController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Link link) {
         same(id, link.id());
-        ETags.match(tag, link(id), id);
-        return put(() -> maps.put(link), link);
+        return put(() -> ETags.match(tag, link(id), id), () -> maps.put(link), link);
     }
 
     /** Retires a link: it disappears from choices and stays where it is pointed at. */
     @DeleteMapping("/links/{id}")
     Link retireLink(@PathVariable String id) {
-        Link l = link(id);
-        Link retired = new Link(
-                l.id(),
-                l.from(),
-                l.technique(),
-                l.version(),
-                l.when(),
-                l.needs(),
-                l.meantFor(),
-                l.to(),
-                l.partial(),
-                l.ifStopped(),
-                l.note(),
-                true);
-        return put(() -> maps.put(retired), retired);
+        Link retired = Retired.of(link(id));
+        return put(() -> {}, () -> maps.put(retired), retired);
+    }
+
+    /** Retires a technique: none of its links is offered any more. */
+    @DeleteMapping("/techniques/{id}")
+    Technique retireTechnique(@PathVariable String id) {
+        Technique retired = Retired.of(present(id));
+        return put(() -> {}, () -> maps.put(retired), retired);
+    }
+
+    /** Retires a reaction. */
+    @DeleteMapping("/reactions/{id}")
+    Reaction retireReaction(@PathVariable String id) {
+        Reaction retired = Retired.of(reactionOf(id));
+        return put(() -> {}, () -> maps.put(retired), retired);
+    }
+
+    /** Retires a pair of positions that nothing leads to or from any more. */
+    @DeleteMapping("/positions/{id}")
+    PositionPair retirePair(@PathVariable String id) {
+        PositionPair pair = pair(id);
+        List<String> ids = pair.positions().stream().map(Position::id).toList();
+        maps.snapshot().map().links().stream()
+                .filter(link -> !link.retired() && (ids.contains(link.from()) || ids.contains(link.to())))
+                .findFirst()
+                .ifPresent(link -> {
+                    throw Refusal.bad(
+                            "STILL_LINKED", link.id(), "The link " + link.id() + " still leads to or from " + id + ".");
+                });
+        PositionPair retired = Retired.of(pair);
+        return put(() -> {}, () -> maps.put(retired), retired);
+    }
+
+    private Optional<PositionPair> findPair(String id) {
+        return maps.snapshot().map().data().pairs().stream()
+                .filter(p -> p.id().equals(id))
+                .findFirst();
+    }
+
+    private PositionPair pair(String id) {
+        return findPair(id).orElseThrow(() -> Refusal.missing("position pair", id));
+    }
+
+    private Reaction reactionOf(String id) {
+        return maps.snapshot().map().reaction(id).orElseThrow(() -> Refusal.missing("reaction", id));
+    }
+
+    /** One link with its ETag, for changing it. */
+    @GetMapping("/links/{id}")
+    ResponseEntity<Link> oneLink(@PathVariable String id) {
+        return ETags.tagged(link(id));
+    }
+
+    /** One reaction with its ETag, for changing it. */
+    @GetMapping("/reactions/{id}")
+    ResponseEntity<Reaction> oneReaction(@PathVariable String id) {
+        return ETags.tagged(reactionOf(id));
     }
 
     private Link link(String id) {
@@ -158,8 +193,10 @@ class MapController {
 
     @PostMapping("/reactions")
     Reaction addReaction(@RequestBody Reaction reaction) {
-        isNew(reaction, maps.snapshot().map().reaction(reaction.id()));
-        return put(() -> maps.put(reaction), reaction);
+        return put(
+                () -> isNew(reaction, maps.snapshot().map().reaction(reaction.id())),
+                () -> maps.put(reaction),
+                reaction);
     }
 
     @PutMapping("/reactions/{id}")
@@ -168,13 +205,16 @@ class MapController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Reaction reaction) {
         same(id, reaction.id());
-        ETags.match(tag, maps.snapshot().map().reaction(id).orElseThrow(() -> Refusal.missing("reaction", id)), id);
-        return put(() -> maps.put(reaction), reaction);
+        return put(() -> ETags.match(tag, reactionOf(id), id), () -> maps.put(reaction), reaction);
     }
 
-    private <T> T put(Runnable change, T value) {
+    /** Looks whether the change may be made and makes it, with nobody else writing in between. */
+    private <T> T put(Runnable check, Runnable change, T value) {
         return durable.write(() -> {
-            change.run();
+            maps.inTurn(() -> {
+                check.run();
+                change.run();
+            });
             return value;
         });
     }
@@ -185,7 +225,7 @@ class MapController {
         }
     }
 
-    private static <T> void isNew(T sent, java.util.Optional<T> present) {
+    private static <T> void isNew(T sent, Optional<T> present) {
         if (present.isPresent() && !present.get().equals(sent)) {
             throw Refusal.of(HttpStatus.CONFLICT, "ID_TAKEN", "/id", "There is already something else with this id.");
         }

@@ -2,7 +2,6 @@ package lynchet.server.map;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -85,6 +84,16 @@ public class MapStore {
         writing.lock();
         try {
             publish(GrapplingMap.of(transaction.execute(status -> read())));
+        } finally {
+            writing.unlock();
+        }
+    }
+
+    /** Runs a write while nobody else writes the map. */
+    void inTurn(Runnable write) {
+        writing.lock();
+        try {
+            write.run();
         } finally {
             writing.unlock();
         }
@@ -217,10 +226,5 @@ public class MapStore {
         links.saveAll(data.links().stream().map(link -> new LinkRow(link, map)).toList());
         rulesets.saveAll(data.rulesets().stream().map(RulesetRow::new).toList());
         rulesets.flush();
-    }
-
-    /** Techniques of these links, for whoever shows a chain or a link by id. */
-    public Set<String> techniqueIds() {
-        return snapshot().map().techniques().stream().map(Technique::id).collect(java.util.stream.Collectors.toSet());
     }
 }

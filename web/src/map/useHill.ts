@@ -42,7 +42,7 @@ function inTwoLines(text: string, font: string): number {
     const second = words.slice(i + 1).join(' ');
     return Math.max(textWidth(first, font), textWidth(second, font));
   });
-  return Math.ceil(Math.min(textWidth(text, font), ...widths)) + PADDING;
+  return Math.ceil(Math.min(textWidth(text, font), ...widths)) + PADDING - 8;
 }
 
 /** Text is measured again once the shipped fonts are there. */

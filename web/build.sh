@@ -4,7 +4,7 @@ set -euo pipefail
 cd "$(dirname "$0")"
 stamp=node_modules/.built
 if [ ! -e node_modules/.package-lock.json ] || [ package-lock.json -nt node_modules/.package-lock.json ]; then
-  npm ci --no-audit --no-fund
+  npm ci --no-audit --no-fund || npm install --no-save --no-audit --no-fund
 fi
 if [ "${1:-build}" = test ]; then
   npm run --silent check

@@ -1,7 +1,9 @@
 package lynchet.server.house;
 
+import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.servers.Server;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -15,11 +17,15 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class ApiDocument {
 
+    /** With a server of its own named, none is guessed from the request. */
+    @Bean
+    OpenAPI document() {
+        return new OpenAPI().info(new Info().title("Lynchet").version("1")).servers(List.of(new Server().url("/")));
+    }
+
     @Bean
     OpenApiCustomizer steady() {
         return document -> {
-            document.setServers(null);
-            document.setInfo(new Info().title("Lynchet").version("1"));
             document.getPaths().forEach((path, item) -> item.readOperationsMap()
                     .forEach((method, operation) -> operation.setOperationId(
                             method.name().toLowerCase(Locale.ROOT) + path.replaceAll("[^A-Za-z]+", "-"))));

@@ -52,7 +52,8 @@ public class GapsBench {
     public int gapsWithMends() {
         int mended = 0;
         for (Finding finding : Gaps.find(graph, knowledge, Map.of(), false, Set.of())) {
-            if (finding.severity() == 3 && SmallestMend.of(graph, knowledge, finding).isPresent()) {
+            if (finding.severity() == 3
+                    && SmallestMend.of(graph, knowledge, finding).isPresent()) {
                 mended++;
             }
         }
@@ -65,17 +66,51 @@ public class GapsBench {
         for (int i = 0; i < PAIRS; i++) {
             double control = random.nextInt(31) / 10.0;
             Stage stage = i == 0 ? Stage.APART : Stage.values()[1 + random.nextInt(5)];
-            pairs.add(new PositionPair("pair" + i, stage, position("p" + i, control), position("p" + i + "-x", -control)));
+            pairs.add(new PositionPair(
+                    "pair" + i, stage, position("p" + i, control), position("p" + i + "-x", -control)));
         }
         List<Technique> techniques = new ArrayList<>();
         for (int i = 0; i < TECHNIQUES; i++) {
-            techniques.add(new Technique("t" + i, "T" + i, null, Family.PASS, null, null, true, null, null, null, null,
-                    null, null, null, null, null, null, null, null, null, 1 + random.nextInt(5), 3, false));
+            techniques.add(new Technique(
+                    "t" + i,
+                    "T" + i,
+                    null,
+                    Family.PASS,
+                    null,
+                    null,
+                    true,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    1 + random.nextInt(5),
+                    3,
+                    false));
         }
         List<Link> links = new ArrayList<>();
         for (int i = 0; i < LINKS; i++) {
-            links.add(new Link("l" + i, somewhere(random), "t" + random.nextInt(TECHNIQUES), null, null, null, null,
-                    somewhere(random), null, null, null, false));
+            links.add(new Link(
+                    "l" + i,
+                    somewhere(random),
+                    "t" + random.nextInt(TECHNIQUES),
+                    null,
+                    null,
+                    null,
+                    null,
+                    somewhere(random),
+                    null,
+                    null,
+                    null,
+                    false));
         }
         return GrapplingMap.of(new MapData(pairs, techniques, links, null, null));
     }

@@ -4,19 +4,23 @@ import java.util.List;
 import lynchet.core.chain.Chain;
 import lynchet.core.map.MapData;
 import lynchet.core.mat.Attendance;
+import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
+import lynchet.core.words.Term;
 
-/** A whole club: its map, chains, ladders, people and records. Accounts and passwords are no part of it. */
+/** A whole club: its map, chains, ladders, words, drills, people and records. Accounts and passwords are no part of it. */
 public record Club(
         String name,
         MapData map,
         List<Chain> chains,
         List<Ladder> ladders,
+        List<Term> words,
+        List<DrillShape> drills,
         List<Track> tracks,
         List<Student> people,
         List<TrainingClass> classes,
@@ -29,11 +33,29 @@ public record Club(
         map = map == null ? new MapData(null, null, null, null, null) : map;
         chains = Say.list(chains);
         ladders = Say.list(ladders);
+        words = Say.list(words);
+        drills = Say.list(drills);
         tracks = Say.list(tracks);
         people = Say.list(people);
         classes = Say.list(classes);
         attendance = Say.list(attendance);
         practice = Say.list(practice);
         marks = Say.list(marks);
+    }
+
+    /** A club that has what it teaches, and nobody in it yet. */
+    public static Club teaching(
+            String name,
+            MapData map,
+            List<Chain> chains,
+            List<Ladder> ladders,
+            List<Term> words,
+            List<DrillShape> drills) {
+        return new Club(name, map, chains, ladders, words, drills, null, null, null, null, null, null);
+    }
+
+    /** What the club teaches, without the people and what was recorded of them. */
+    public Club withoutPeople() {
+        return teaching(name, map, chains, ladders, words, drills);
     }
 }

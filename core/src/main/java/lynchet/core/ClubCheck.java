@@ -13,6 +13,7 @@ import lynchet.core.map.Breach;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.WellFormed;
 import lynchet.core.mat.Attendance;
+import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Track;
@@ -21,6 +22,7 @@ import lynchet.core.people.Student;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
+import lynchet.core.words.Term;
 
 /** Whether a whole club holds together: the map, and every reference from the rest into it and among records. */
 public final class ClubCheck {
@@ -42,6 +44,8 @@ public final class ClubCheck {
         GrapplingMap map = GrapplingMap.of(club.map());
         check.chains(map);
         check.ladders(map);
+        check.words(map);
+        check.drills(map);
         check.records(map);
         return List.copyOf(check.breaches);
     }
@@ -92,6 +96,38 @@ public final class ClubCheck {
             int index = i;
             ladder.broken(map, club.chains())
                     .ifPresent(why -> breach("SYLLABUS_ITEM", "ladders", index, "ranks", ladder.id(), why));
+        }
+    }
+
+    private void words(GrapplingMap map) {
+        Set<String> ids = new HashSet<>();
+        for (int i = 0; i < club.words().size(); i++) {
+            Term term = club.words().get(i);
+            unique(ids, "words", i, term.id());
+            for (String technique : term.techniques()) {
+                refer(
+                        "WORD_TECHNIQUE",
+                        "words",
+                        i,
+                        "techniques",
+                        term.id(),
+                        map.technique(technique).isPresent(),
+                        technique);
+            }
+        }
+    }
+
+    private void drills(GrapplingMap map) {
+        Set<String> ids = new HashSet<>();
+        for (int i = 0; i < club.drills().size(); i++) {
+            DrillShape drill = club.drills().get(i);
+            unique(ids, "drills", i, drill.id());
+            String start = drill.start();
+            String technique = drill.technique();
+            boolean there = start == null || map.position(start).isPresent();
+            refer("DRILL_START", "drills", i, "start", drill.id(), there, start);
+            there = technique == null || map.technique(technique).isPresent();
+            refer("DRILL_TECHNIQUE", "drills", i, "technique", drill.id(), there, technique);
         }
     }
 

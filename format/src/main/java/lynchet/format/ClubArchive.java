@@ -15,12 +15,14 @@ import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Technique;
 import lynchet.core.mat.Attendance;
+import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
+import lynchet.core.words.Term;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.ObjectWriter;
@@ -42,6 +44,8 @@ public final class ClubArchive {
             MapData map,
             List<Chain> chains,
             List<Ladder> ladders,
+            List<Term> words,
+            List<DrillShape> drills,
             List<Track> tracks,
             List<Student> people,
             List<TrainingClass> classes,
@@ -63,6 +67,8 @@ public final class ClubArchive {
                     sorted,
                     sorted(club.chains(), Chain::id),
                     sorted(club.ladders(), Ladder::id),
+                    sorted(club.words(), Term::id),
+                    sorted(club.drills(), DrillShape::id),
                     sorted(club.tracks(), Track::id),
                     sorted(club.people(), Student::id),
                     sorted(club.classes(), TrainingClass::id),
@@ -72,7 +78,8 @@ public final class ClubArchive {
         }
 
         private Club toClub() {
-            return new Club(name, map, chains, ladders, tracks, people, classes, attendance, practice, marks);
+            return new Club(
+                    name, map, chains, ladders, words, drills, tracks, people, classes, attendance, practice, marks);
         }
 
         private static <T> List<T> sorted(List<T> things, Function<T, String> id) {

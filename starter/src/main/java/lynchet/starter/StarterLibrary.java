@@ -6,9 +6,11 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import lynchet.core.Club;
 import lynchet.core.chain.Chain;
 import lynchet.core.map.Family;
+import lynchet.core.map.Group;
 import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
 import lynchet.core.map.PositionPair;
@@ -16,13 +18,15 @@ import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
 import lynchet.core.map.Technique;
+import lynchet.core.mat.DrillShape;
 import lynchet.core.rank.Ladder;
+import lynchet.core.words.Term;
 import lynchet.format.Json;
 
 /**
  * The technique library that ships: a map, chains and ladders that a new club starts from.
  *
- * <p>The data stands in {@code resources/starter}: positions and links by stage, techniques by family.
+ * <p>The data stands in {@code resources/starter}: positions and links by stage, techniques by family and group.
  */
 public final class StarterLibrary {
 
@@ -36,21 +40,19 @@ public final class StarterLibrary {
             List<Reaction> reactions,
             List<Ruleset> rulesets,
             List<Chain> chains,
-            List<Ladder> ladders) {}
+            List<Ladder> ladders,
+            List<Term> words,
+            List<DrillShape> drills) {}
 
     /** A club with the library and nobody in it. */
     public static Club club(String name) {
-        return new Club(
+        return Club.teaching(
                 name,
                 map(),
                 read("chains.json").chains(),
                 read("ladders.json").ladders(),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+                read("words.json").words(),
+                read("drills.json").drills());
     }
 
     private static MapData map() {
@@ -68,10 +70,21 @@ public final class StarterLibrary {
         }
         List<Technique> techniques = new ArrayList<>();
         for (Family family : Family.values()) {
-            techniques.addAll(read("techniques/" + fileName(family) + ".json").techniques());
+            for (String file : files(family)) {
+                techniques.addAll(read("techniques/" + file + ".json").techniques());
+            }
         }
         return new MapData(
                 pairs, techniques, links, reactions, read("rulesets.json").rulesets());
+    }
+
+    /** One file a family; throws and submissions, of which there are many, have one a group. */
+    private static List<String> files(Family family) {
+        List<String> groups = Stream.of(Group.values())
+                .filter(group -> group.family() == family)
+                .map(group -> fileName(family) + "/" + fileName(group))
+                .toList();
+        return groups.isEmpty() ? List.of(fileName(family)) : groups;
     }
 
     private static String fileName(Enum<?> constant) {

@@ -2,14 +2,19 @@ package lynchet.starter;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lynchet.core.Club;
 import lynchet.core.ClubCheck;
 import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainCheck;
+import lynchet.core.map.Alias;
 import lynchet.core.map.Centrality;
 import lynchet.core.map.Family;
 import lynchet.core.map.Finding;
@@ -23,9 +28,14 @@ import lynchet.core.map.Technique;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusCheck;
+import lynchet.core.safety.Caution;
+import lynchet.core.safety.Cautions;
+import lynchet.core.safety.Hazard;
+import lynchet.core.words.Term;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class StarterLibraryTest {
 
@@ -35,14 +45,17 @@ class StarterLibraryTest {
     @Test
     void isWellFormedAndLargeEnough() {
         assertThat(ClubCheck.check(LIBRARY)).isEmpty();
-        assertThat(LIBRARY.map().pairs()).hasSizeGreaterThanOrEqualTo(14);
+        assertThat(LIBRARY.map().pairs()).hasSizeGreaterThanOrEqualTo(40);
         assertThat(LIBRARY.map().pairs()).extracting(p -> p.stage()).contains(Stage.values());
-        assertThat(MAP.techniques()).hasSizeGreaterThanOrEqualTo(45);
+        assertThat(MAP.techniques()).hasSizeGreaterThanOrEqualTo(200);
         assertThat(MAP.techniques()).extracting(Technique::family).contains(Family.values());
         assertThat(MAP.techniques()).extracting(Technique::group).contains(Group.values());
-        assertThat(MAP.links()).hasSizeGreaterThanOrEqualTo(100);
-        assertThat(MAP.reactions()).hasSizeGreaterThanOrEqualTo(35);
-        assertThat(LIBRARY.chains()).hasSizeGreaterThanOrEqualTo(8);
+        assertThat(MAP.links()).hasSizeGreaterThanOrEqualTo(450);
+        assertThat(MAP.reactions()).hasSizeGreaterThanOrEqualTo(150);
+        assertThat(LIBRARY.chains()).hasSizeGreaterThanOrEqualTo(30);
+        assertThat(LIBRARY.words()).hasSizeGreaterThanOrEqualTo(160);
+        assertThat(LIBRARY.map().rulesets()).hasSize(4);
+        assertThat(LIBRARY.ladders()).hasSize(3);
     }
 
     static List<Technique> techniques() {
@@ -64,12 +77,27 @@ class StarterLibraryTest {
         }
         if (technique.family() == Family.SUBMISSION) {
             assertThat(technique.hazards()).isNotEmpty();
+            assertThat(Cautions.of(technique, MAP)).extracting(Caution::code).contains("TAP");
+        }
+    }
+
+    /** Sides are told by hands and by near and far; what has no side must not name one. */
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("techniques")
+    void stepsNameNoSideThatTheCardForbids(Technique technique) {
+        String steps = technique.steps().stream()
+                .map(step -> step.text() + " " + (step.footwork() == null ? "" : step.footwork()))
+                .collect(Collectors.joining(" "))
+                .toLowerCase(Locale.ROOT);
+        assertThat(steps).doesNotContainPattern("\\b(left|right)\\b(?! angle)");
+        if (!technique.sided()) {
+            assertThat(steps).doesNotContainPattern("(sleeve|collar)-(hand|side)");
         }
     }
 
     @Test
     void noTwoCardsShareASentence() {
-        Set<String> seen = new HashSet<>();
+        Map<String, String> seen = new HashMap<>();
         for (Technique technique : MAP.techniques()) {
             Set<String> own = new HashSet<>();
             own.add(technique.summary());
@@ -78,21 +106,100 @@ class StarterLibraryTest {
             technique.faults().forEach(fault -> own.addAll(List.of(fault.see(), fault.because(), fault.fix())));
             own.stream()
                     .filter(s -> s.split(" ").length >= 5)
-                    .forEach(s -> assertThat(seen.add(s)).as(s).isTrue());
+                    .forEach(s -> assertThat(seen.put(s, technique.id())).as(s).isNull());
         }
     }
 
     @Test
-    void everyPositionHasAWayInAndAWayOut() {
+    void everyNameLeadsToOneTechnique() {
+        Map<String, String> owner = new HashMap<>();
+        for (Technique technique : MAP.techniques()) {
+            Stream.concat(
+                            Stream.of(technique.name()),
+                            technique.aliases().stream().map(Alias::text))
+                    .map(name -> name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]", ""))
+                    .distinct()
+                    .forEach(name ->
+                            assertThat(owner.put(name, technique.id())).as(name).isNull());
+        }
+        for (Term term : LIBRARY.words()) {
+            String named = owner.get(term.term().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]", ""));
+            if (named != null) {
+                assertThat(term.techniques()).as(term.id()).contains(named);
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"first", "second", "third", "fourth", "fifth"})
+    void aClassicalSetHasItsEightThrows(String set) {
+        List<Technique> eight = MAP.techniques().stream()
+                .filter(t -> t.tags().contains(set + "-set-of-eight"))
+                .toList();
+        assertThat(eight).hasSize(8).allMatch(t -> t.family() == Family.THROW);
+        assertThat(eight)
+                .allMatch(t -> t.aliases().stream().anyMatch(a -> a.tongue().equals("Japanese")));
+    }
+
+    @Test
+    void whereSchoolsDifferBothReasonsAreGivenAndOneIsTheHouses() {
+        assertThat(MAP.techniques())
+                .filteredOn(t -> !t.versions().isEmpty())
+                .hasSizeGreaterThanOrEqualTo(10)
+                .allMatch(t -> t.houseVersion() != null && t.versions().size() >= 2)
+                .allMatch(t -> t.versions().stream().noneMatch(v -> v.because().isBlank()));
+    }
+
+    @Test
+    void juniorsMeetNothingThatIsNotForThem() {
+        Ladder junior = LIBRARY.ladders().stream()
+                .filter(l -> l.id().equals("junior"))
+                .findFirst()
+                .orElseThrow();
+        Rank last = junior.ranks().get(junior.ranks().size() - 1);
+        assertThat(junior.knownBy(last.id(), MAP))
+                .map(id -> MAP.technique(id).orElseThrow())
+                .filteredOn(t -> t.family() == Family.SUBMISSION
+                        || !Set.of(Hazard.LIFT_LEGS, Hazard.BELT_THUMB, Hazard.LIFTED)
+                                .containsAll(t.hazards()))
+                .extracting(Technique::id)
+                .isEmpty();
+    }
+
+    @Test
+    void everyTechniqueIsTaughtAndEveryThrowGroupComesWhereACoachExpectsIt() {
+        Ladder adult = LIBRARY.ladders().stream()
+                .filter(l -> l.id().equals("adult"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(adult.knownBy("black", MAP))
+                .containsAll(MAP.techniques().stream().map(Technique::id).toList());
+        assertThat(groupsBy(adult, "white")).contains(Group.HIP, Group.FOOT_AND_LEG, Group.SHOULDER_LOCK);
+        assertThat(groupsBy(adult, "yellow")).contains(Group.HAND, Group.ARM_LOCK, Group.CHOKE);
+        assertThat(groupsBy(adult, "white")).doesNotContain(Group.LEG_LOCK, Group.REAR_SACRIFICE, Group.SIDE_SACRIFICE);
+        assertThat(groupsBy(adult, "green")).contains(Group.LEG_LOCK, Group.REAR_SACRIFICE, Group.SIDE_SACRIFICE);
+    }
+
+    private static Set<Group> groupsBy(Ladder ladder, String rank) {
+        return ladder.knownBy(rank, MAP).stream()
+                .map(id -> MAP.technique(id).orElseThrow().group())
+                .filter(group -> group != null)
+                .collect(Collectors.toSet());
+    }
+
+    @Test
+    void everyPositionHasAWayInAndTwoWaysOutOrSaysWhyNot() {
         Set<String> entered = MAP.links().stream()
                 .flatMap(link -> link.endsInTap()
-                        ? java.util.stream.Stream.empty()
-                        : java.util.stream.Stream.of(
-                                link.to(), MAP.counterpart(link.to()).id()))
+                        ? Stream.empty()
+                        : Stream.of(link.to(), MAP.counterpart(link.to()).id()))
                 .collect(Collectors.toSet());
         MAP.positions().forEach(position -> {
             assertThat(entered).as(position.id()).contains(position.id());
-            assertThat(MAP.linksFrom(position.id())).as(position.id()).isNotEmpty();
+            long waysOut = MAP.linksFrom(position.id()).stream()
+                    .filter(link -> !link.answersReaction())
+                    .count();
+            assertThat(waysOut).as(position.id()).isGreaterThanOrEqualTo(position.fewWaysBecause() == null ? 2 : 1);
         });
         Set<String> used = MAP.links().stream().map(Link::technique).collect(Collectors.toSet());
         assertThat(MAP.techniques())

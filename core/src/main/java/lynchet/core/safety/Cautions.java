@@ -56,7 +56,11 @@ public final class Cautions {
                         "Only from behind; the seat lands behind their heels and clear of the near knee.");
             case KNEE_SIDE_FALL ->
                 caution(hazard, FORBID, "Never drop weight across the outside of a standing knee: not in training.");
-            case ARM_STANDING_FALL -> caution(hazard, FORBID, "Never fall to the floor with a straight arm locked.");
+            case ARM_STANDING_FALL ->
+                caution(
+                        hazard,
+                        FORBID,
+                        "Below the rank set: no falling with a straight arm locked, no landing on the partner, no back arch.");
             case NECK_CRANK -> caution(hazard, FORBID, "No cranking or twisting of the neck in training, at any age.");
             case FRONT_CHOKE -> caution(hazard, CAUTION, "Squeeze slowly, no jerk; not under 16.");
             case CHOKE -> caution(hazard, CAUTION, "Not under 13; only shown up to 15.");

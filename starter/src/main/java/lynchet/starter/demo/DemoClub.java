@@ -78,6 +78,8 @@ public final class DemoClub {
                 library.map(),
                 library.chains(),
                 ladders,
+                library.words(),
+                library.drills(),
                 DemoClasses.TRACKS,
                 students,
                 classes,

@@ -1,0 +1,43 @@
+package lynchet.core.mat;
+
+import java.util.List;
+import lynchet.core.Say;
+
+/**
+ * A way of drilling that a coach takes into a class: alone, in parts, whole, or as positional rounds.
+ *
+ * @param kind what happens: {@code WARM_UP} for solo movement, part or whole drill, positional rounds …
+ * @param technique what is drilled; null for positional rounds
+ * @param fromStep first step drilled, 1 the first of the technique; 0: all of it
+ * @param toStep last step drilled; 0: all of it
+ * @param start id of the position where it starts; null where it starts alone
+ * @param resetWhen what ends a repetition and brings both back to the start; may be null
+ * @param watch the one thing to watch
+ */
+public record DrillShape(
+        String id,
+        String name,
+        Block.Kind kind,
+        String technique,
+        int fromStep,
+        int toStep,
+        String start,
+        List<String> resetWhen,
+        String watch,
+        int minutes,
+        Dose dose) {
+
+    public DrillShape {
+        Say.id("a drill", id);
+        Say.text("the name of drill " + id, name, 100);
+        Say.there("the kind of drill " + id, kind);
+        Say.within("the first step of drill " + id, fromStep, 0, 20);
+        Say.within("the last step of drill " + id, toStep, fromStep, 20);
+        resetWhen = Say.list(resetWhen);
+        Say.within("the minutes of drill " + id, minutes, 1, 60);
+        if (kind == Block.Kind.POSITIONAL_ROUNDS && (start == null || resetWhen.isEmpty())) {
+            throw new IllegalArgumentException("drill " + id + " is played from a position, so it says where it starts "
+                    + "and what starts it again");
+        }
+    }
+}

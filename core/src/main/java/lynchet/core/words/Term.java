@@ -1,0 +1,30 @@
+package lynchet.core.words;
+
+import java.util.List;
+import lynchet.core.Say;
+
+/**
+ * A word of the mat, taken apart.
+ *
+ * @param tongue where it comes from: Japanese, wrestling, plain
+ * @param parts the pieces it is made of, in order; none when it is one piece
+ * @param techniques ids of the techniques that it names or belongs to
+ */
+public record Term(String id, String term, String tongue, List<Part> parts, String meaning, List<String> techniques) {
+
+    /** A piece of a word and what it means: "soto", "outer". */
+    public record Part(String text, String meaning) {
+        public Part {
+            Say.text("a part of a term", text, 40);
+            Say.text("the meaning of the part " + text, meaning, 80);
+        }
+    }
+
+    public Term {
+        Say.id("a term", id);
+        Say.text("the word of term " + id, term, 80);
+        parts = Say.list(parts);
+        Say.text("the meaning of term " + id, meaning, 300);
+        techniques = Say.list(techniques);
+    }
+}

@@ -58,7 +58,7 @@ export function Hillside({
   onSelect,
   signs,
   restWidth,
-  fontPx = 13.5,
+  fontPx = 13,
   isSmall = false,
 }: Props) {
   const { ref, width, height } = useElementSize();
@@ -109,14 +109,14 @@ export function Hillside({
     // biome-ignore lint/a11y/useSemanticElements: a group of plots that share one tab stop
     <div ref={ref} className={classes.hill} role="group" aria-label="Hillside" onKeyDown={onKey}>
       {width > 0 && (
-        <>
-          <Terraces terraces={hill.terraces} width={width} height={height} />
+        <div className={classes.ground} style={{ height: hill.height }}>
+          <Terraces terraces={hill.terraces} width={width} height={hill.height} />
           <div className={classes.scale} aria-hidden="true">
             <span>← they lead</span>
             <span>even</span>
             <span>we lead →</span>
           </div>
-          <svg className={classes.paths} width={width} height={height} aria-hidden="true">
+          <svg className={classes.paths} width={width} height={hill.height} aria-hidden="true">
             {from &&
               [...ways].reverse().map((way) => {
                 const to = hill.plots.get(way.to);
@@ -181,8 +181,8 @@ export function Hillside({
                 )}
                 {selected === null && !isSmall && (
                   <>
-                    <span className={classes.waysIn} style={{ width: 5 * (links.into.get(plot.id) ?? 0) }} />
-                    <span className={classes.waysOut} style={{ width: 5 * (links.from.get(plot.id) ?? 0) }} />
+                    <span className={classes.waysIn} style={{ width: 4 * (links.into.get(plot.id) ?? 0) }} />
+                    <span className={classes.waysOut} style={{ width: 4 * (links.from.get(plot.id) ?? 0) }} />
                   </>
                 )}
                 {worst && (
@@ -193,7 +193,7 @@ export function Hillside({
               </button>
             );
           })}
-        </>
+        </div>
       )}
     </div>
   );

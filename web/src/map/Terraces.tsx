@@ -52,7 +52,7 @@ export function Terraces({
         <text
           key={terrace.stage}
           x="12"
-          y={terrace.top + (terrace === terraces[0] ? 4 : 22)}
+          y={terrace.top + (terrace === terraces[0] ? 3 : 15)}
           className={classes.stage}
         >
           {plain(terrace.stage)}

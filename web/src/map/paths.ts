@@ -14,16 +14,50 @@ type Point = [number, number];
 /** Half the width that a footpath needs between two plots. */
 const SHOULDER = 7;
 
-/** The place in a row, nearest to `x`, where a path passes between the plots. */
-function gapNear(x: number, row: Standing[], width: number): number {
-  const blocked = row
-    .map((plot) => [plot.left - SHOULDER, plot.right + SHOULDER])
-    .sort((a, b) => a[0] - b[0]);
-  const free = (at: number) =>
-    at > 4 && at < width - 4 && blocked.every(([from, to]) => at <= from || at >= to);
-  if (free(x)) return x;
-  const edges = blocked.flat().filter(free);
-  return edges.reduce((best, at) => (Math.abs(at - x) < Math.abs(best - x) ? at : best), edges[0] ?? x);
+type Gap = [number, number];
+
+/** The open stretches of a row, in which a path may pass. */
+function gapsOf(row: Standing[], width: number): Gap[] {
+  const gaps: Gap[] = [];
+  let from = 4;
+  for (const plot of [...row].sort((a, b) => a.left - b.left)) {
+    if (plot.left - SHOULDER > from) gaps.push([from, plot.left - SHOULDER]);
+    from = Math.max(from, plot.right + SHOULDER);
+  }
+  if (width - 4 > from) gaps.push([from, width - 4]);
+  return gaps;
+}
+
+const common = (a: Gap[], b: Gap[]): Gap[] =>
+  a.flatMap(([from, to]) =>
+    b.map<Gap>(([f, t]) => [Math.max(from, f), Math.min(to, t)]).filter(([f, t]) => t - f > 1),
+  );
+
+const within = (x: number, [from, to]: Gap) => Math.max(from, Math.min(to, x));
+
+/**
+ * Where a path passes each of these rows: straight down through as many rows as share a gap, as near as may be to the
+ * straight line from `x` to `end`.
+ */
+function crossings(x: number, end: number, rows: Standing[][], width: number): number[] {
+  const at: number[] = [];
+  let i = 0;
+  while (i < rows.length) {
+    let open = gapsOf(rows[i], width);
+    let next = i + 1;
+    for (; next < rows.length; next++) {
+      const still = common(open, gapsOf(rows[next], width));
+      if (still.length === 0) break;
+      open = still;
+    }
+    const last = at.at(-1) ?? x;
+    const wanted = last + ((end - last) * (next - i)) / (rows.length - i + 1);
+    const best = open
+      .map((gap) => within(wanted, gap))
+      .reduce((a, b) => (Math.abs(b - wanted) < Math.abs(a - wanted) ? b : a), Number.POSITIVE_INFINITY);
+    for (; i < next; i++) at.push(Number.isFinite(best) ? best : wanted);
+  }
+  return at;
 }
 
 /**
@@ -38,27 +72,24 @@ export function footpath(
   lane: number,
 ): string {
   const spread = (lane % 2 === 0 ? 1 : -1) * Math.ceil(lane / 2) * 6;
-  const within = (plot: Standing) => Math.max(plot.left + 8, Math.min(plot.right - 8, plot.x + spread));
+  const inside = (plot: Standing) => Math.max(plot.left + 8, Math.min(plot.right - 8, plot.x + spread));
   const down = to.row >= from.row;
-  const leave: Point = [within(from), down ? from.bottom : from.top];
-  const arrive: Point = [within(to), down ? to.top : to.bottom];
+  const leave: Point = [inside(from), down ? from.bottom : from.top];
+  const arrive: Point = [inside(to), down ? to.top : to.bottom];
   if (from.row === to.row) {
-    const below = from.bottom + 16;
-    return `M${leave[0]} ${leave[1]}C${leave[0]} ${below} ${arrive[0]} ${below} ${arrive[0]} ${to.bottom}`;
+    const below = Math.max(from.bottom, to.bottom) + 5;
+    return `M${leave[0]} ${from.bottom}C${leave[0]} ${below} ${arrive[0]} ${below} ${arrive[0]} ${to.bottom}`;
   }
-  const step = down ? 1 : -1;
-  const crossings = Math.abs(to.row - from.row);
+  const between = down ? rows.slice(from.row + 1, to.row) : rows.slice(to.row + 1, from.row).reverse();
   let path = `M${leave[0]} ${leave[1]}`;
   let at = leave;
-  for (let i = 1; i < crossings; i++) {
-    const row = rows[from.row + i * step];
-    const x = gapNear(leave[0] + ((arrive[0] - leave[0]) * i) / crossings, row, width);
-    const top = Math.min(...row.map((plot) => plot.top)) - 2;
-    const bottom = Math.max(...row.map((plot) => plot.bottom)) + 2;
-    path += bend(at, [x, down ? top : bottom]);
+  crossings(leave[0], arrive[0], between, width).forEach((x, i) => {
+    const top = Math.min(...between[i].map((plot) => plot.top)) - 2;
+    const bottom = Math.max(...between[i].map((plot) => plot.bottom)) + 2;
+    path += x === at[0] ? '' : bend(at, [x, down ? top : bottom]);
     at = [x, down ? bottom : top];
     path += `L${at[0]} ${at[1]}`;
-  }
+  });
   return path + bend(at, arrive);
 }
 

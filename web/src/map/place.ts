@@ -50,6 +50,17 @@ export function fits(plots: PlotToPlace[], width: number, margin: number): boole
 const sorted = (plots: PlotToPlace[]) =>
   [...plots].sort((a, b) => a.control - b.control || a.id.localeCompare(b.id));
 
+type Order = (a: PlotToPlace[], b: PlotToPlace[]) => number;
+
+const widest = (pair: PlotToPlace[]) => pair.reduce((sum, plot) => sum + plot.width, 0);
+
+/** Orders in which pairs are tried; the one that needs the fewest rows wins, the first of them on a draw. */
+const ORDERS: Order[] = [
+  (a, b) => Math.abs(b[0].control) - Math.abs(a[0].control),
+  (a, b) => Math.abs(a[0].control) - Math.abs(b[0].control),
+  (a, b) => widest(b) - widest(a),
+];
+
 /**
  * Rows for every stage, as few as the earliest fit finds: a pair goes to the first row that takes both of its plots;
  * if none does, the terrace grows by a row.
@@ -59,16 +70,22 @@ export function rowsOf(plots: PlotToPlace[], stages: Stage[], width: number, mar
   return stages.flatMap((stage) => {
     const pairs = plots
       .filter((plot) => plot.stage === stage && plot.id <= plot.mirror)
-      .map((plot) => [...new Set([plot, byId.get(plot.mirror) ?? plot])])
-      .sort((a, b) => Math.abs(b[0].control) - Math.abs(a[0].control) || a[0].id.localeCompare(b[0].id));
-    const rows: PlotToPlace[][] = [];
-    for (const pair of pairs) {
-      const row = rows.find((candidate) => fits([...candidate, ...pair], width, margin));
-      if (row) row.push(...pair);
-      else rows.push([...pair]);
-    }
+      .map((plot) => [...new Set([plot, byId.get(plot.mirror) ?? plot])]);
+    const rows = ORDERS.map((order) => earliestFit(pairs, order, width, margin)).reduce((best, next) =>
+      next.length < best.length ? next : best,
+    );
     return rows.map((row) => ({ stage, plots: sorted(row) }));
   });
+}
+
+function earliestFit(pairs: PlotToPlace[][], order: Order, width: number, margin: number): PlotToPlace[][] {
+  const rows: PlotToPlace[][] = [];
+  for (const pair of [...pairs].sort((a, b) => order(a, b) || a[0].id.localeCompare(b[0].id))) {
+    const row = rows.find((candidate) => fits([...candidate, ...pair], width, margin));
+    if (row) row.push(...pair);
+    else rows.push([...pair]);
+  }
+  return rows;
 }
 
 /**

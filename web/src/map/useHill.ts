@@ -11,6 +11,8 @@ export type Hill = {
   rows: Standing[][];
   terraces: Terrace[];
   pegged: Set<string>;
+  /** Height of the whole hill; more than there is room for when its rows do not fit. */
+  height: number;
 };
 
 /** Room at both ends, so that the outermost plots keep their control. */
@@ -19,11 +21,17 @@ const MARGIN = 84;
 const SMALL_MARGIN = 118;
 /** Width of a plot that is only a peg. */
 const PEG = 16;
+/** Height of a peg among labels. */
+const PEG_HEIGHT = 18;
 /** Room for the name of the stage above its first row. */
-const GUTTER_TOP = 30;
+const GUTTER = 19;
+/** Least air between two rows, in which ticks stand and footpaths bend. */
+const ROW_AIR = 6;
+/** Room above the first terrace for the scale. */
+const SKY = 18;
 /** Width of the chance that a lit plot carries. */
 const FIGURE = 38;
-const PADDING = 26;
+const PADDING = 18;
 
 let ruler: CanvasRenderingContext2D | null = null;
 
@@ -42,7 +50,7 @@ function inTwoLines(text: string, font: string): number {
     const second = words.slice(i + 1).join(' ');
     return Math.max(textWidth(first, font), textWidth(second, font));
   });
-  return Math.ceil(Math.min(textWidth(text, font), ...widths)) + PADDING - 8;
+  return Math.ceil(Math.min(textWidth(text, font), ...widths)) + PADDING;
 }
 
 /** Text is measured again once the shipped fonts are there. */
@@ -104,52 +112,73 @@ function lay(
   fontPx: number,
 ): Hill {
   const stages = STAGES.filter((stage) => rows.some((row) => row.stage === stage));
-  const plotHeight = size.isSmall ? PEG : lit ? fontPx * 2 + 8 : fontPx + 15;
-  const gutter = size.isSmall ? 10 : GUTTER_TOP;
-  const rowHeight = Math.min(66, (size.height - stages.length * gutter - 18) / Math.max(1, rows.length));
+  const gutter = size.isSmall ? 8 : GUTTER;
+  const lines = rows.map((row) => {
+    const placed = narrow(row.plots as Label[], size, lit, figures);
+    return { stage: row.stage, placed, height: rowHeight(placed, lit, fontPx) };
+  });
+  const tightPeg = Math.max(4, (size.height - stages.length * gutter - SKY) / Math.max(1, rows.length) - 2);
+  if (size.isSmall) for (const line of lines) line.height = Math.min(PEG, tightPeg);
+  const plotsAlone = lines.reduce((sum, line) => sum + line.height, 0);
+  const air = (size.height - SKY - stages.length * gutter - plotsAlone) / Math.max(1, rows.length);
+  const gap = size.isSmall ? Math.max(2, Math.min(20, air)) : Math.max(ROW_AIR, Math.min(34, air));
+  const used = SKY + stages.length * gutter + plotsAlone + gap * rows.length;
+  const spare = Math.max(0, size.height - used) / stages.length;
   const plots = new Map<string, Standing>();
   const standing: Standing[][] = [];
   const terraces: Terrace[] = [];
   const pegged = new Set<string>();
-  const spare =
-    Math.max(0, size.height - stages.length * gutter - 18 - rowHeight * rows.length) / stages.length;
-  let y = 18;
+  let y = SKY;
   for (const stage of stages) {
     const top = y;
     y += gutter + spare / 2;
-    for (const row of rows.filter((r) => r.stage === stage)) {
-      const placed = narrow(row.plots as Label[], size, lit, figures);
-      placed
-        .filter((plot) => plot.width === PEG)
-        .forEach((plot) => {
-          pegged.add(plot.id);
-        });
-      const centres = settle(placed, size.width, size.isSmall ? SMALL_MARGIN : MARGIN);
-      const line = placed.map<Standing>((plot, i) => ({
-        id: plot.id,
-        x: centres[i],
-        left: centres[i] - plot.width / 2,
-        right: centres[i] + plot.width / 2,
-        top: y,
-        bottom: y + plotHeight,
-        row: standing.length,
-      }));
-      for (const plot of line) plots.set(plot.id, plot);
-      standing.push(line);
-      y += rowHeight;
+    for (const line of lines.filter((l) => l.stage === stage)) {
+      const centres = settle(line.placed, size.width, size.isSmall ? SMALL_MARGIN : MARGIN);
+      const row = line.placed.map<Standing>((plot, i) => {
+        const isPeg = plot.width === PEG;
+        if (isPeg) pegged.add(plot.id);
+        const height = isPeg ? Math.min(line.height, PEG_HEIGHT) : line.height;
+        const high = y + (line.height - height) / 2;
+        return {
+          id: plot.id,
+          x: centres[i],
+          left: centres[i] - plot.width / 2,
+          right: centres[i] + plot.width / 2,
+          top: high,
+          bottom: high + height,
+          row: standing.length,
+        };
+      });
+      for (const plot of row) plots.set(plot.id, plot);
+      standing.push(row);
+      y += line.height + gap;
     }
     y += spare / 2;
     terraces.push({ stage, top, bottom: y });
   }
-  return { plots, rows: standing, terraces, pegged };
+  return { plots, rows: standing, terraces, pegged, height: Math.max(size.height, y) };
 }
 
+/** As high as its highest plot: a peg, a label in one line, a label in two. */
+function rowHeight(placed: Placed[], lit: Set<string> | null, fontPx: number): number {
+  if (lit === null) return fontPx + 9;
+  return Math.max(
+    ...placed.map((plot) => (plot.width === PEG ? PEG_HEIGHT : plot.isFolded ? fontPx * 2 + 8 : fontPx + 10)),
+  );
+}
+
+type Placed = PlotToPlace & { isFolded?: boolean };
+
 /** Unlit plots become pegs; lit ones keep their labels, in two lines where one line would push them off their control. */
-function narrow(plots: Label[], size: Size, lit: Set<string> | null, figures: Set<string>): PlotToPlace[] {
+function narrow(plots: Label[], size: Size, lit: Set<string> | null, figures: Set<string>): Placed[] {
   if (!size.isSmall && lit === null) return plots;
-  const pegs = (width: (plot: Label) => number) =>
-    plots.map((plot) => ({ ...plot, width: size.isSmall || !lit?.has(plot.id) ? PEG : width(plot) }));
-  const inOneLine = pegs((plot) => plot.width + (figures.has(plot.id) ? FIGURE : 0));
+  const pegs = (width: (plot: Label) => number, isFolded: boolean) =>
+    plots.map<Placed>((plot) =>
+      size.isSmall || !lit?.has(plot.id)
+        ? { ...plot, width: PEG }
+        : { ...plot, width: width(plot), isFolded },
+    );
+  const inOneLine = pegs((plot) => plot.width + (figures.has(plot.id) ? FIGURE : 0), false);
   if (size.isSmall || fits(inOneLine, size.width, MARGIN)) return inOneLine;
-  return pegs((plot) => (figures.has(plot.id) ? plot.foldedWithFigure : plot.folded));
+  return pegs((plot) => (figures.has(plot.id) ? plot.foldedWithFigure : plot.folded), true);
 }

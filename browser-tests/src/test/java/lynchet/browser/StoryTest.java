@@ -66,7 +66,7 @@ class StoryTest {
         coach.type(coach.see("input[aria-label='Next from Mount, top']"), "if they post", Keys.ENTER);
         coach.see("div", "if they post the far hand");
         coach.type(coach.see("input[aria-label='Next from Closed guard, bottom']"), "double wr", Keys.ENTER);
-        coach.type(coach.see("input[aria-label='The line ends in a tap']"), Keys.ENTER);
+        coach.type(coach.see("input[aria-label='Next from Bent arm lock on']"), Keys.ENTER);
         coach.type(coach.see("input[aria-label='Next from Mount, top']"), "straight", Keys.ENTER);
         coach.see("li", "if they drive back with the head low, the chain has no answer");
         coach.use("button", "Save");

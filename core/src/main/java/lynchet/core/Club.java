@@ -2,6 +2,7 @@ package lynchet.core;
 
 import java.util.List;
 import lynchet.core.chain.Chain;
+import lynchet.core.grading.Grading;
 import lynchet.core.map.MapData;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.DrillShape;
@@ -11,7 +12,9 @@ import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
-import lynchet.core.words.Term;
+import lynchet.core.round.Round;
+import lynchet.core.term.Term;
+import lynchet.core.words.Word;
 
 /** A whole club: its map, chains, ladders, words, drills, people and records. Accounts and passwords are no part of it. */
 public record Club(
@@ -19,14 +22,17 @@ public record Club(
         MapData map,
         List<Chain> chains,
         List<Ladder> ladders,
-        List<Term> words,
+        List<Word> words,
         List<DrillShape> drills,
         List<Track> tracks,
+        List<Term> terms,
         List<Student> people,
         List<TrainingClass> classes,
         List<Attendance> attendance,
         List<PracticeEntry> practice,
-        List<Mark> marks) {
+        List<Mark> marks,
+        List<Grading> gradings,
+        List<Round> rounds) {
 
     public Club {
         name = name == null || name.isBlank() ? "Our club" : Say.text("the name of the club", name, 80);
@@ -36,11 +42,14 @@ public record Club(
         words = Say.list(words);
         drills = Say.list(drills);
         tracks = Say.list(tracks);
+        terms = Say.list(terms);
         people = Say.list(people);
         classes = Say.list(classes);
         attendance = Say.list(attendance);
         practice = Say.list(practice);
         marks = Say.list(marks);
+        gradings = Say.list(gradings);
+        rounds = Say.list(rounds);
     }
 
     /** A club that has what it teaches, and nobody in it yet. */
@@ -49,9 +58,10 @@ public record Club(
             MapData map,
             List<Chain> chains,
             List<Ladder> ladders,
-            List<Term> words,
+            List<Word> words,
             List<DrillShape> drills) {
-        return new Club(name, map, chains, ladders, words, drills, null, null, null, null, null, null);
+        return new Club(
+                name, map, chains, ladders, words, drills, null, null, null, null, null, null, null, null, null);
     }
 
     /** What the club teaches, without the people and what was recorded of them. */

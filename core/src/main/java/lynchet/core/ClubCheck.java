@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainCheck;
 import lynchet.core.chain.ChainFinding;
+import lynchet.core.grading.Grading;
 import lynchet.core.map.Breach;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.WellFormed;
@@ -22,7 +23,9 @@ import lynchet.core.people.Student;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
-import lynchet.core.words.Term;
+import lynchet.core.round.Round;
+import lynchet.core.term.Term;
+import lynchet.core.words.Word;
 
 /** Whether a whole club holds together: the map, and every reference from the rest into it and among records. */
 public final class ClubCheck {
@@ -102,7 +105,7 @@ public final class ClubCheck {
     private void words(GrapplingMap map) {
         Set<String> ids = new HashSet<>();
         for (int i = 0; i < club.words().size(); i++) {
-            Term term = club.words().get(i);
+            Word term = club.words().get(i);
             unique(ids, "words", i, term.id());
             for (String technique : term.techniques()) {
                 refer(
@@ -184,6 +187,9 @@ public final class ClubCheck {
         attendance(people, classes);
         practice(people, classes, subjects);
         marks(people, classes, subjects);
+        terms(tracks);
+        gradings(people);
+        rounds(map, people, classes);
     }
 
     private boolean holds(String ladder, String rank) {
@@ -254,6 +260,62 @@ public final class ClubCheck {
                     m.withdraws() == null || ids.contains(m.withdraws()),
                     m.withdraws());
         }
+    }
+
+    private void terms(Set<String> tracks) {
+        Set<String> seen = new HashSet<>();
+        for (int i = 0; i < club.terms().size(); i++) {
+            Term term = club.terms().get(i);
+            unique(seen, "terms", i, term.id());
+            for (Term.Slot slot : term.slots()) {
+                refer("SLOT_TRACK", "terms", i, "slots", term.id(), tracks.contains(slot.track()), slot.track());
+            }
+        }
+    }
+
+    private void gradings(Set<String> people) {
+        Set<String> seen = new HashSet<>();
+        for (int i = 0; i < club.gradings().size(); i++) {
+            Grading g = club.gradings().get(i);
+            unique(seen, "gradings", i, g.id());
+            for (Grading.Candidate candidate : g.candidates()) {
+                String student = candidate.student();
+                refer("RECORD_STUDENT", "gradings", i, "candidates", g.id(), people.contains(student), student);
+                boolean there = holds(g.ladder(), candidate.rank());
+                refer("CANDIDATE_RANK", "gradings", i, "candidates", g.id(), there, candidate.rank());
+            }
+        }
+    }
+
+    private void rounds(GrapplingMap map, Set<String> people, Set<String> classes) {
+        Set<String> seen = new HashSet<>();
+        for (int i = 0; i < club.rounds().size(); i++) {
+            Round r = club.rounds().get(i);
+            unique(seen, "rounds", i, r.id());
+            refer("RECORD_STUDENT", "rounds", i, "first", r.id(), people.contains(r.first()), r.first());
+            refer("RECORD_STUDENT", "rounds", i, "second", r.id(), people.contains(r.second()), r.second());
+            boolean there = r.classId() == null || classes.contains(r.classId());
+            refer("RECORD_CLASS", "rounds", i, "classId", r.id(), there, r.classId());
+            there = r.ruleset() == null || map.ruleset(r.ruleset()).isPresent();
+            refer("ROUND_RULESET", "rounds", i, "ruleset", r.id(), there, r.ruleset());
+            onTheMap(map, i, r.id(), r.ended().link(), r.ended().position());
+            for (Round.Event event : r.events()) {
+                onTheMap(map, i, r.id(), event.link(), event.position());
+            }
+        }
+    }
+
+    private void onTheMap(GrapplingMap map, int i, String id, String link, String position) {
+        refer(
+                "ROUND_LINK",
+                "rounds",
+                i,
+                "events",
+                id,
+                link == null || map.link(link).isPresent(),
+                link);
+        boolean there = position == null || map.position(position).isPresent();
+        refer("ROUND_POSITION", "rounds", i, "events", id, there, position);
     }
 
     private static <T> Set<String> ids(List<T> things, Function<T, String> id) {

@@ -7,6 +7,7 @@ import java.util.function.Function;
 import lynchet.core.Club;
 import lynchet.core.ClubCheck;
 import lynchet.core.chain.Chain;
+import lynchet.core.grading.Grading;
 import lynchet.core.map.Breach;
 import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
@@ -22,7 +23,9 @@ import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
-import lynchet.core.words.Term;
+import lynchet.core.round.Round;
+import lynchet.core.term.Term;
+import lynchet.core.words.Word;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.ObjectWriter;
@@ -44,14 +47,17 @@ public final class ClubArchive {
             MapData map,
             List<Chain> chains,
             List<Ladder> ladders,
-            List<Term> words,
+            List<Word> words,
             List<DrillShape> drills,
             List<Track> tracks,
+            List<Term> terms,
             List<Student> people,
             List<TrainingClass> classes,
             List<Attendance> attendance,
             List<PracticeEntry> practice,
-            List<Mark> marks) {
+            List<Mark> marks,
+            List<Grading> gradings,
+            List<Round> rounds) {
 
         static Archive of(Club club) {
             MapData map = club.map();
@@ -67,19 +73,36 @@ public final class ClubArchive {
                     sorted,
                     sorted(club.chains(), Chain::id),
                     sorted(club.ladders(), Ladder::id),
-                    sorted(club.words(), Term::id),
+                    sorted(club.words(), Word::id),
                     sorted(club.drills(), DrillShape::id),
                     sorted(club.tracks(), Track::id),
+                    sorted(club.terms(), Term::id),
                     sorted(club.people(), Student::id),
                     sorted(club.classes(), TrainingClass::id),
                     sorted(club.attendance(), Attendance::id),
                     sorted(club.practice(), PracticeEntry::id),
-                    sorted(club.marks(), Mark::id));
+                    sorted(club.marks(), Mark::id),
+                    sorted(club.gradings(), Grading::id),
+                    sorted(club.rounds(), Round::id));
         }
 
         private Club toClub() {
             return new Club(
-                    name, map, chains, ladders, words, drills, tracks, people, classes, attendance, practice, marks);
+                    name,
+                    map,
+                    chains,
+                    ladders,
+                    words,
+                    drills,
+                    tracks,
+                    terms,
+                    people,
+                    classes,
+                    attendance,
+                    practice,
+                    marks,
+                    gradings,
+                    rounds);
         }
 
         private static <T> List<T> sorted(List<T> things, Function<T, String> id) {

@@ -20,7 +20,7 @@ import lynchet.core.map.Stage;
 import lynchet.core.map.Technique;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.rank.Ladder;
-import lynchet.core.words.Term;
+import lynchet.core.words.Word;
 import lynchet.format.Json;
 
 /**
@@ -41,7 +41,7 @@ public final class StarterLibrary {
             List<Ruleset> rulesets,
             List<Chain> chains,
             List<Ladder> ladders,
-            List<Term> words,
+            List<Word> words,
             List<DrillShape> drills) {}
 
     /** A club with the library and nobody in it. */

@@ -31,7 +31,7 @@ import lynchet.core.rank.SyllabusCheck;
 import lynchet.core.safety.Caution;
 import lynchet.core.safety.Cautions;
 import lynchet.core.safety.Hazard;
-import lynchet.core.words.Term;
+import lynchet.core.words.Word;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -122,7 +122,7 @@ class StarterLibraryTest {
                     .forEach(name ->
                             assertThat(owner.put(name, technique.id())).as(name).isNull());
         }
-        for (Term term : LIBRARY.words()) {
+        for (Word term : LIBRARY.words()) {
             String named = owner.get(term.term().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]", ""));
             if (named != null) {
                 assertThat(term.techniques()).as(term.id()).contains(named);

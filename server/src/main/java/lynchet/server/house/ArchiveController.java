@@ -53,7 +53,9 @@ class ArchiveController {
                     club.classes().size(),
                     club.attendance().size()
                             + club.practice().size()
-                            + club.marks().size());
+                            + club.marks().size()
+                            + club.rounds().size()
+                            + club.gradings().size());
         }
     }
 
@@ -63,9 +65,7 @@ class ArchiveController {
         if (part != null && !part.equals("map")) {
             throw Refusal.bad("PART", "part", "The part is map, or left out for the whole club.");
         }
-        Club wanted = part == null
-                ? whole
-                : new Club(whole.name(), whole.map(), null, null, null, null, null, null, null, null);
+        Club wanted = part == null ? whole : Club.teaching(whole.name(), whole.map(), null, null, null, null);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"lynchet-club.json\"")

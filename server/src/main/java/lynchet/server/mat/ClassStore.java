@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.server.keep.ETags;
@@ -13,17 +14,20 @@ import lynchet.server.map.MapStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Keeps tracks and dated classes with their blocks. */
+/** Keeps tracks, drill shapes and dated classes with their blocks. */
 @Service
 public class ClassStore {
 
     private final TrackRepository tracks;
+    private final DrillRepository drills;
     private final ClassRepository classes;
     private final MapStore maps;
     private final Journal journal;
 
-    ClassStore(TrackRepository tracks, ClassRepository classes, MapStore maps, Journal journal) {
+    ClassStore(
+            TrackRepository tracks, DrillRepository drills, ClassRepository classes, MapStore maps, Journal journal) {
         this.tracks = tracks;
+        this.drills = drills;
         this.classes = classes;
         this.maps = maps;
         this.journal = journal;
@@ -34,6 +38,14 @@ public class ClassStore {
         return tracks.findAll().stream()
                 .map(TrackRow::toCore)
                 .sorted(Comparator.comparing(Track::id))
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public List<DrillShape> drills() {
+        return drills.findAll().stream()
+                .map(DrillRow::toCore)
+                .sorted(Comparator.comparing(DrillShape::id))
                 .toList();
     }
 
@@ -90,9 +102,11 @@ public class ClassStore {
     public void clear() {
         classes.deleteAllInBatch();
         tracks.deleteAllInBatch();
+        drills.deleteAllInBatch();
     }
 
-    public void fill(List<Track> allTracks, List<TrainingClass> allClasses) {
+    public void fill(List<Track> allTracks, List<DrillShape> allDrills, List<TrainingClass> allClasses) {
+        drills.saveAll(allDrills.stream().map(DrillRow::new).toList());
         tracks.saveAll(allTracks.stream().map(TrackRow::new).toList());
         classes.saveAll(allClasses.stream().map(ClassRow::new).toList());
         classes.flush();

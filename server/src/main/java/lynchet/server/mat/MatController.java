@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Attendance;
+import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Track;
@@ -64,6 +65,12 @@ class MatController {
         LocalDate today = LocalDate.now(clock);
         LocalDate first = from == null ? today : from;
         return new Calendar(today, classes.tracks(), classes.between(first, to == null ? first : to));
+    }
+
+    /** The ways of drilling that a coach may take into a class. */
+    @GetMapping("/drills")
+    List<DrillShape> drills() {
+        return classes.drills();
     }
 
     @GetMapping("/classes/{id}")

@@ -8,6 +8,8 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface TrackRepository extends JpaRepository<TrackRow, String> {}
 
+interface DrillRepository extends JpaRepository<DrillRow, String> {}
+
 interface ClassRepository extends JpaRepository<ClassRow, String> {
     List<ClassRow> findByClassDateBetween(LocalDate from, LocalDate to);
 }

@@ -81,11 +81,14 @@ public final class DemoClub {
                 library.words(),
                 library.drills(),
                 DemoClasses.TRACKS,
+                List.of(),
                 students,
                 classes,
                 attendance,
                 practice,
-                marks);
+                marks,
+                List.of(),
+                List.of());
     }
 
     private static Ladder forget(Ladder ladder) {

@@ -10,7 +10,7 @@ import lynchet.core.Say;
  * @param parts the pieces it is made of, in order; none when it is one piece
  * @param techniques ids of the techniques that it names or belongs to
  */
-public record Term(String id, String term, String tongue, List<Part> parts, String meaning, List<String> techniques) {
+public record Word(String id, String term, String tongue, List<Part> parts, String meaning, List<String> techniques) {
 
     /** A piece of a word and what it means: "soto", "outer". */
     public record Part(String text, String meaning) {
@@ -20,11 +20,11 @@ public record Term(String id, String term, String tongue, List<Part> parts, Stri
         }
     }
 
-    public Term {
-        Say.id("a term", id);
-        Say.text("the word of term " + id, term, 80);
+    public Word {
+        Say.id("a word", id);
+        Say.text("the word " + id, term, 80);
         parts = Say.list(parts);
-        Say.text("the meaning of term " + id, meaning, 300);
+        Say.text("the meaning of word " + id, meaning, 300);
         techniques = Say.list(techniques);
     }
 }

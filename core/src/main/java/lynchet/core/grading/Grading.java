@@ -1,0 +1,48 @@
+package lynchet.core.grading;
+
+import java.time.LocalDate;
+import java.util.List;
+import lynchet.core.Say;
+
+/**
+ * A grading day with its candidates, past or to come.
+ *
+ * @param examiners account names
+ */
+public record Grading(
+        String id, String name, LocalDate date, String ladder, List<String> examiners, List<Candidate> candidates) {
+
+    /** What became of a candidate. */
+    public enum Outcome {
+        PROMOTED,
+        CONDITIONAL,
+        STRIPE,
+        HOLD,
+        WITHDRAWN
+    }
+
+    /**
+     * Somebody put forward.
+     *
+     * @param rank id of the rank held on the day
+     * @param outcome null: not examined yet
+     */
+    public record Candidate(String student, String rank, Outcome outcome, String note) {
+        public Candidate {
+            Say.there("the student of a candidate", student);
+            Say.there("the rank of candidate " + student, rank);
+        }
+    }
+
+    public Grading {
+        Say.id("a grading", id);
+        Say.text("the name of grading " + id, name, 80);
+        Say.there("the date of grading " + id, date);
+        Say.there("the ladder of grading " + id, ladder);
+        examiners = Say.list(examiners);
+        candidates = Say.list(candidates);
+        if (candidates.stream().map(Candidate::student).distinct().count() != candidates.size()) {
+            throw new IllegalArgumentException("grading " + id + " names a candidate twice");
+        }
+    }
+}

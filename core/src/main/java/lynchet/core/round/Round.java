@@ -1,0 +1,126 @@
+package lynchet.core.round;
+
+import java.time.Instant;
+import java.util.List;
+import lynchet.core.Say;
+import lynchet.core.mat.Side;
+
+/**
+ * A live bout or spar between two students: a card that says how it ended, or a timed log of what happened.
+ *
+ * @param first student id of the one whose view positions are told from
+ * @param second student id of the other
+ * @param classId class in which it was fought; null at a competition
+ * @param ruleset id of the ruleset; null: free round
+ * @param ended how it ended; never null
+ * @param events what happened, in order of time; none for a mere card
+ */
+public record Round(
+        String id,
+        Instant at,
+        Kind kind,
+        String first,
+        String second,
+        String classId,
+        String ruleset,
+        Ended ended,
+        List<Event> events,
+        String by) {
+
+    /** Where it was fought. */
+    public enum Kind {
+        LIVE,
+        POSITIONAL,
+        COMPETITION
+    }
+
+    /** How a round ends. */
+    public enum How {
+        TAP,
+        THROW,
+        PIN,
+        POINTS,
+        TIME
+    }
+
+    /** Who did it. */
+    public enum Who {
+        FIRST,
+        SECOND
+    }
+
+    /** Whether it was meant, or shown to draw a reaction. */
+    public enum Intent {
+        TRY,
+        THREAT
+    }
+
+    /** What became of it. */
+    public enum Outcome {
+        WORKED,
+        PARTIAL,
+        STOPPED,
+        COUNTERED
+    }
+
+    /**
+     * The end.
+     *
+     * @param winner null: nobody
+     * @param position id of the position of the winner just before; may be null
+     * @param link id of the winner's last link; may be null
+     */
+    public record Ended(How how, Who winner, String position, String link) {
+        public Ended {
+            Say.there("how a round ended", how);
+        }
+    }
+
+    /**
+     * One thing that happened.
+     *
+     * @param second seconds from the start, 0 to 3600
+     * @param link id of the link tried; null for a change of position without a name
+     * @param position id of the position that {@code who} is in afterwards; null: where the link says
+     * @param reaction id of the other one's reaction; may be null
+     */
+    public record Event(
+            int second,
+            Who who,
+            String link,
+            String position,
+            String reaction,
+            Intent intent,
+            Outcome outcome,
+            Side side,
+            String note) {
+        public Event {
+            Say.within("the second of an event", second, 0, 3600);
+            Say.there("who acts in an event", who);
+            if (link == null && position == null) {
+                throw new IllegalArgumentException("an event names a link or the position it leads to");
+            }
+            intent = intent == null ? Intent.TRY : intent;
+            outcome = outcome == null ? Outcome.WORKED : outcome;
+            side = side == null ? Side.BOTH : side;
+        }
+    }
+
+    public Round {
+        Say.id("a round", id);
+        Say.there("the time of round " + id, at);
+        kind = kind == null ? Kind.LIVE : kind;
+        Say.there("the first of round " + id, first);
+        Say.there("the second of round " + id, second);
+        if (first.equals(second)) {
+            throw new IllegalArgumentException("round " + id + " needs two different people");
+        }
+        Say.there("the end of round " + id, ended);
+        events = Say.list(events);
+        for (int i = 1; i < events.size(); i++) {
+            if (events.get(i).second() < events.get(i - 1).second()) {
+                throw new IllegalArgumentException("the events of round " + id + " go back in time at number " + i);
+            }
+        }
+    }
+}

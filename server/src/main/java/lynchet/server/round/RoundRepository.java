@@ -1,0 +1,5 @@
+package lynchet.server.round;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface RoundRepository extends JpaRepository<RoundRow, String> {}

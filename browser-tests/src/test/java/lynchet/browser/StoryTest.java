@@ -13,7 +13,7 @@ class StoryTest {
     @ParameterizedTest(name = "{0} at {1}x{2}")
     @CsvSource({
         "KEYBOARD, 1280, 800, Yellow, Flat front breakfall, bram-oakhurst, Bram",
-        "FINGER, 1024, 768, Orange, Posture out of the triangle, ines-calloway, Ines",
+        "FINGER, 1024, 768, Orange, Duck out of the standing headlock, ines-calloway, Ines",
     })
     void aCoachDoesTheWholeJobOnce(
             With with, int width, int height, String rank, String missing, String student, String calledBy) {

@@ -64,6 +64,31 @@ public record Club(
                 name, map, chains, ladders, words, drills, null, null, null, null, null, null, null, null, null);
     }
 
+    /** Whether this is a map and nothing else. */
+    public boolean isOnlyMap() {
+        return chains.isEmpty() && ladders.isEmpty() && words.isEmpty() && tracks.isEmpty() && people.isEmpty();
+    }
+
+    /** Everything as it is, on another map. */
+    public Club onMap(MapData other) {
+        return new Club(
+                name,
+                other,
+                chains,
+                ladders,
+                words,
+                drills,
+                tracks,
+                terms,
+                people,
+                classes,
+                attendance,
+                practice,
+                marks,
+                gradings,
+                rounds);
+    }
+
     /** What the club teaches, without the people and what was recorded of them. */
     public Club withoutPeople() {
         return teaching(name, map, chains, ladders, words, drills);

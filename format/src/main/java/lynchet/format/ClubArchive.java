@@ -1,5 +1,6 @@
 package lynchet.format;
 
+import java.io.IOException;
 import java.io.InputStream;
 import java.util.Comparator;
 import java.util.List;
@@ -27,8 +28,14 @@ import lynchet.core.round.Round;
 import lynchet.core.term.Term;
 import lynchet.core.words.Word;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.core.exc.StreamConstraintsException;
+import tools.jackson.core.exc.StreamReadException;
+import tools.jackson.core.exc.UnexpectedEndOfInputException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.ObjectWriter;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
 /** A club as one JSON file, {@code lynchet-club.json}; see docs/format. What is written reads again to the same. */
 public final class ClubArchive {
@@ -126,12 +133,13 @@ public final class ClubArchive {
     public static Club read(InputStream json) {
         Archive archive;
         try {
-            archive = Json.mapper().readValue(json, Archive.class);
+            byte[] bytes = json.readNBytes((int) Json.MOST_CHARACTERS + 1);
+            refuseOtherFormats(bytes);
+            archive = Json.mapper().readValue(bytes, Archive.class);
         } catch (JacksonException e) {
             throw new ArchiveRefused("READABLE", path(e), reason(e));
-        }
-        if (archive == null || archive.format() != FORMAT) {
-            throw new ArchiveRefused("FORMAT", "/format", "this program reads format " + FORMAT);
+        } catch (IOException e) {
+            throw new ArchiveRefused("READABLE", "/", "the file broke off while it was read");
         }
         Club club;
         try {
@@ -144,6 +152,36 @@ public final class ClubArchive {
             throw new ArchiveRefused(breaches);
         }
         return club;
+    }
+
+    /** Looks for the format number before anything else, so that a newer file is called newer and not broken. */
+    private static void refuseOtherFormats(byte[] json) {
+        int format = 0;
+        try (JsonParser parser = Json.mapper().createParser(json)) {
+            if (parser.nextToken() == JsonToken.START_OBJECT) {
+                while (parser.nextToken() == JsonToken.PROPERTY_NAME && format == 0) {
+                    boolean isFormat = parser.currentName().equals("format");
+                    if (parser.nextToken() == JsonToken.VALUE_NUMBER_INT && isFormat) {
+                        format = parser.getIntValue();
+                    } else {
+                        parser.skipChildren();
+                    }
+                }
+            }
+        }
+        if (format > FORMAT) {
+            throw new ArchiveRefused(
+                    "FORMAT",
+                    "/format",
+                    "this file is in format " + format + " and this program reads up to format " + FORMAT
+                            + "; update the program, or export from the newer one in format " + FORMAT);
+        }
+        if (format != FORMAT) {
+            throw new ArchiveRefused(
+                    "FORMAT",
+                    "/format",
+                    "a club's file says \"format\": " + FORMAT + " at its beginning; this does not");
+        }
     }
 
     /** The place in the document as a JSON pointer. */
@@ -167,9 +205,23 @@ public final class ClubArchive {
                 return cause.getMessage();
             }
         }
+        if (e instanceof UnrecognizedPropertyException unknown) {
+            return "this program does not know \"" + unknown.getPropertyName()
+                    + "\"; the file may come from a newer program, or the name is misspelled";
+        }
+        if (e instanceof UnexpectedEndOfInputException || e instanceof StreamReadException && endsEarly(e)) {
+            return "the file ends in the middle; it was probably cut off while it was saved or sent";
+        }
+        if (e instanceof StreamConstraintsException) {
+            return "the file is nested too deeply or too large to be a club";
+        }
         String message = e.getOriginalMessage();
         return message == null
                 ? "this is not readable"
                 : message.lines().findFirst().orElse("this is not readable");
+    }
+
+    private static boolean endsEarly(JacksonException e) {
+        return e.getOriginalMessage() != null && e.getOriginalMessage().contains("end-of-input");
     }
 }

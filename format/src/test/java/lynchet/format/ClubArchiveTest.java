@@ -67,12 +67,25 @@ class ClubArchiveTest {
                 });
     }
 
+    @ParameterizedTest(name = "{1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{\"format\": 7, \"hologram\": [1]}             | format 7 and this program reads up to format 1",
+                "{\"format\": 1, \"hologram\": [1]}             | does not know \"hologram\"; the file may come from a newer",
+                "{\"name\": \"x\"}                              | a club's file says \"format\": 1 at its beginning",
+                "{\"format\": 1, \"chains\": [{\"id\": \"a   | ends in the middle; it was probably cut off",
+            })
+    void saysWhatHelps(String json, String sentence) {
+        assertThatThrownBy(() -> ClubArchive.read(bytes(json))).hasMessageContaining(sentence);
+    }
+
     @Test
     void refusesNonsenseAndDeepNesting() {
         assertThatThrownBy(() -> ClubArchive.read(bytes("x".repeat(10 << 20)))).isInstanceOf(ArchiveRefused.class);
         assertThatThrownBy(() -> ClubArchive.read(bytes("[".repeat(100_000)))).isInstanceOf(ArchiveRefused.class);
-        assertThatThrownBy(() -> ClubArchive.read(bytes("{\"format\":1,\"chains\":" + "[".repeat(5000))))
-                .isInstanceOf(ArchiveRefused.class);
+        String deep = "{\"format\":1,\"chains\":[{\"first\":" + "{\"next\":[{\"step\":".repeat(5000);
+        assertThatThrownBy(() -> ClubArchive.read(bytes(deep))).hasMessageContaining("nested too deeply");
         assertThatThrownBy(() -> ClubArchive.read(bytes(""))).isInstanceOf(ArchiveRefused.class);
         assertThatThrownBy(() -> ClubArchive.read(bytes("null"))).isInstanceOf(ArchiveRefused.class);
     }

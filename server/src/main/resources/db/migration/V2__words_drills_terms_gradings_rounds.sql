@@ -35,3 +35,10 @@ create table round (
 );
 create index round_first on round (first_student);
 create index round_second on round (second_student);
+
+-- What the club began with, and what each thing looked like when it was last taken from the shipped library.
+alter table club add column library varchar(20);
+create table library_item (
+    item_key varchar(200) primary key,
+    digest varchar(40) not null
+);

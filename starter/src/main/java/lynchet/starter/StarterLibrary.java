@@ -11,6 +11,7 @@ import lynchet.core.Club;
 import lynchet.core.chain.Chain;
 import lynchet.core.map.Family;
 import lynchet.core.map.Group;
+import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
 import lynchet.core.map.PositionPair;
@@ -44,7 +45,17 @@ public final class StarterLibrary {
             List<Word> words,
             List<DrillShape> drills) {}
 
-    /** A club with the library and nobody in it. */
+    /** A club with what it chose to begin with, and nobody in it. */
+    public static Club club(String name, StarterChoice choice) {
+        return switch (choice) {
+            case WHOLE -> club(name);
+            case JACKET -> OneJacket.of(club(name), Jacket.JACKET);
+            case NO_JACKET -> OneJacket.of(club(name), Jacket.NO_JACKET);
+            case EMPTY -> Club.teaching(name, null, null, null, null, null);
+        };
+    }
+
+    /** A club with the whole library and nobody in it. */
     public static Club club(String name) {
         return Club.teaching(
                 name,

@@ -5,7 +5,7 @@ import java.util.HexFormat;
 import java.util.Optional;
 import lynchet.core.Say;
 import lynchet.server.keep.Refusal;
-import lynchet.starter.StarterLibrary;
+import lynchet.starter.StarterChoice;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -19,14 +19,14 @@ public class Accounts {
     static final int SHORTEST_PASSWORD = 8;
 
     private final AccountRepository accounts;
-    private final ClubStore club;
+    private final Library library;
     private final PasswordEncoder encoder = PasswordEncoderFactories.createDelegatingPasswordEncoder();
     private final String nobody = encoder.encode("nobody has this password");
     private final String firstCode;
 
-    Accounts(AccountRepository accounts, ClubStore club) {
+    Accounts(AccountRepository accounts, Library library) {
         this.accounts = accounts;
-        this.club = club;
+        this.library = library;
         byte[] code = new byte[4];
         new SecureRandom().nextBytes(code);
         this.firstCode = HexFormat.of().formatHex(code);
@@ -57,8 +57,8 @@ public class Accounts {
         accounts.save(new Account(name, encoder.encode(password), role));
     }
 
-    /** Makes the head coach and gives the club the starter library. */
-    synchronized void makeFirst(String code, String name, String password, String clubName) {
+    /** Makes the head coach and gives the club what it chose to begin with. */
+    synchronized void makeFirst(String code, String name, String password, String clubName, StarterChoice choice) {
         if (firstCode().isEmpty()) {
             throw Refusal.of(HttpStatus.CONFLICT, "NOT_FIRST", null, "This club already has a head coach.");
         }
@@ -66,6 +66,6 @@ public class Accounts {
             throw Refusal.of(HttpStatus.FORBIDDEN, "CODE_WRONG", "/code", "That is not the code on the console.");
         }
         add(name, password, Role.HEAD);
-        club.replace(StarterLibrary.club(clubName));
+        library.begin(clubName, choice == null ? StarterChoice.WHOLE : choice);
     }
 }

@@ -2,10 +2,16 @@ package lynchet.server.house;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.List;
 import lynchet.core.Club;
+import lynchet.core.ClubMerge;
+import lynchet.core.map.Breach;
 import lynchet.format.ClubArchive;
+import lynchet.format.MapGraph;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
+import lynchet.server.map.MapStore;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -15,16 +21,18 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The whole club in the open format, out and in. */
+/** The whole club in the open format, out and in, and its map for other programs. */
 @RestController
 @RequestMapping("/api/archive")
 class ArchiveController {
 
     private final ClubStore club;
+    private final MapStore maps;
     private final Durable durable;
 
-    ArchiveController(ClubStore club, Durable durable) {
+    ArchiveController(ClubStore club, MapStore maps, Durable durable) {
         this.club = club;
+        this.maps = maps;
         this.durable = durable;
     }
 
@@ -38,8 +46,15 @@ class ArchiveController {
             int ladders,
             int people,
             int classes,
-            int records) {
+            int records,
+            List<ClubMerge.Count> merge,
+            List<Breach> conflicts) {
         static Contents of(Club club) {
+            return of(club, null);
+        }
+
+        /** With what merging it would do; null: it would not be merged. */
+        static Contents of(Club club, ClubMerge.Merged merged) {
             return new Contents(
                     club.name(),
                     club.map().pairs().stream()
@@ -55,7 +70,11 @@ class ArchiveController {
                             + club.practice().size()
                             + club.marks().size()
                             + club.rounds().size()
-                            + club.gradings().size());
+                            + club.gradings().size(),
+                    merged == null ? List.of() : merged.counts(),
+                    merged == null
+                            ? List.of()
+                            : merged.breaches().stream().limit(50).toList());
         }
     }
 
@@ -72,22 +91,71 @@ class ArchiveController {
                 .body(ClubArchive.write(wanted));
     }
 
-    /** Reads and checks an archive and changes nothing. */
-    @PostMapping("/check")
-    Contents check(InputStream body) throws IOException {
-        return Contents.of(ClubArchive.read(body));
+    /** The map as a graph for other programs. */
+    @GetMapping(path = "/map.graphml", produces = "application/graphml+xml")
+    ResponseEntity<String> graphMl() {
+        return file("lynchet-map.graphml", MapGraph.graphMl(maps.snapshot().map()));
     }
 
-    /** Puts the archive in the place of everything but the accounts. */
-    @PostMapping
-    Contents replace(@RequestParam String mode, InputStream body) throws IOException {
-        if (!mode.equals("replace")) {
-            throw Refusal.bad("MODE", "mode", "The mode is replace.");
-        }
+    /** The map as a Graphviz file. */
+    @GetMapping(path = "/map.dot", produces = "text/vnd.graphviz")
+    ResponseEntity<String> dot() {
+        return file("lynchet-map.dot", MapGraph.dot(maps.snapshot().map()));
+    }
+
+    private static ResponseEntity<String> file(String name, String text) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
+                .body(text);
+    }
+
+    /** What becomes of the present club. */
+    enum Mode {
+        REPLACE,
+        MERGE
+    }
+
+    static Mode mode(String text) {
+        return switch (text) {
+            case "replace" -> Mode.REPLACE;
+            case "merge" -> Mode.MERGE;
+            default -> throw Refusal.bad("MODE", "mode", "The mode is replace or merge.");
+        };
+    }
+
+    /**
+     * Reads and checks an archive and changes nothing.
+     *
+     * @param mode merge: also say what would be added and changed, and which records differ
+     */
+    @PostMapping("/check")
+    Contents check(@RequestParam(required = false) String mode, InputStream body) throws IOException {
         Club next = ClubArchive.read(body);
-        return durable.write(() -> {
-            club.replace(next);
+        if (mode == null || mode(mode) == Mode.REPLACE) {
             return Contents.of(next);
-        });
+        }
+        ClubMerge.Merged merged = ClubMerge.of(club.read(), next);
+        return Contents.of(next, merged);
+    }
+
+    /** Takes an archive in: in the place of everything but the accounts, or merged with what is there. */
+    @PostMapping
+    Contents take(@RequestParam String mode, InputStream body) throws IOException {
+        Mode how = mode(mode);
+        Club next = ClubArchive.read(body);
+        return durable.writeAlone(() -> take(club, next, how, Progress.UNWATCHED));
+    }
+
+    /** Does it; a file with nothing but a map replaces the map alone. */
+    static Contents take(ClubStore club, Club next, Mode how, Progress progress) {
+        if (how == Mode.MERGE) {
+            return Contents.of(next, club.merge(next, progress));
+        }
+        if (next.isOnlyMap()) {
+            club.replaceMap(next.map(), progress);
+        } else {
+            club.replace(next, progress);
+        }
+        return Contents.of(next);
     }
 }

@@ -17,17 +17,17 @@ class Beginning {
     private static final Logger LOG = LoggerFactory.getLogger(Beginning.class);
 
     private final Accounts accounts;
-    private final ClubStore club;
+    private final Library library;
     private final Clock clock;
     private final boolean demo;
 
-    Beginning(Accounts accounts, ClubStore club, Clock clock, @Value("${lynchet.demo}") boolean demo) {
+    Beginning(Accounts accounts, Library library, Clock clock, @Value("${lynchet.demo}") boolean demo) {
         this.accounts = accounts;
-        this.club = club;
+        this.library = library;
         this.clock = clock;
         this.demo = demo;
         if (demo && accounts.firstCode().isPresent()) {
-            club.replace(DemoClub.on(LocalDate.now(clock)));
+            library.beginDemo(DemoClub.on(LocalDate.now(clock)));
             accounts.add("head", DemoClub.PASSWORD, Role.HEAD);
             accounts.add("coach", DemoClub.PASSWORD, Role.COACH);
             accounts.add("viewer", DemoClub.PASSWORD, Role.VIEWER);

@@ -16,6 +16,8 @@ class ClubRow {
 
     private String name;
 
+    private String library;
+
     protected ClubRow() {}
 
     ClubRow(String name) {
@@ -24,6 +26,15 @@ class ClubRow {
 
     String name() {
         return name;
+    }
+
+    /** The name of the starter choice it began with; null when it was never asked. */
+    String library() {
+        return library;
+    }
+
+    void beganWith(String choice) {
+        library = choice;
     }
 
     void rename(String newName) {

@@ -1,9 +1,17 @@
 package lynchet.server.house;
 
+import java.util.List;
 import lynchet.core.Club;
+import lynchet.core.ClubCheck;
+import lynchet.core.ClubMerge;
+import lynchet.core.map.Breach;
+import lynchet.core.map.MapData;
+import lynchet.format.ArchiveRefused;
 import lynchet.server.chain.ChainStore;
 import lynchet.server.grading.GradingStore;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.Progress;
+import lynchet.server.keep.Refusal;
 import lynchet.server.map.MapStore;
 import lynchet.server.mat.ClassStore;
 import lynchet.server.mat.RecordStore;
@@ -87,32 +95,76 @@ public class ClubStore {
     }
 
     /** Puts a checked club in the place of the present one: all of it or nothing. Accounts stay. */
-    public void replace(Club next) {
-        transaction.executeWithoutResult(status -> {
-            rounds.clear();
-            gradings.clear();
-            records.clear();
-            people.clear();
-            classes.clear();
-            terms.clear();
-            words.clear();
-            ladders.clear();
-            chains.clear();
-            maps.clear();
-            maps.fill(next.map());
-            chains.fill(next.chains());
-            ladders.fill(next.ladders());
-            words.fill(next.words());
-            classes.fill(next.tracks(), next.drills(), next.classes());
-            terms.fill(next.terms());
-            people.fill(next.people());
-            records.fill(next.attendance(), next.practice(), next.marks());
-            gradings.fill(next.gradings());
-            rounds.fill(next.rounds());
-            club.findById(ClubRow.ID)
-                    .ifPresentOrElse(row -> row.rename(next.name()), () -> club.save(new ClubRow(next.name())));
-            journal.write("replace", "club", "club", null, null);
-        });
+    public void replace(Club next, Progress progress) {
+        transaction.executeWithoutResult(status -> put(next, "replace", progress));
         maps.reload();
+    }
+
+    /**
+     * Puts a map in the place of the present one and keeps everything else.
+     *
+     * @throws Refusal if something that is kept would point at nothing
+     */
+    public void replaceMap(MapData map, Progress progress) {
+        Club present = read();
+        Club next = present.onMap(map);
+        List<Breach> orphans = ClubCheck.check(next);
+        if (!orphans.isEmpty()) {
+            Breach first = orphans.get(0);
+            throw Refusal.bad(
+                    "ORPHANS",
+                    first.where(),
+                    "Without what this map leaves out the club would not hold together: " + first.sentence() + ".");
+        }
+        transaction.executeWithoutResult(status -> put(next, "replace", progress));
+        maps.reload();
+    }
+
+    /**
+     * Takes another club in: what it teaches wins, its records are added.
+     *
+     * @throws ArchiveRefused if a record differs or the two do not fit together
+     */
+    public ClubMerge.Merged merge(Club incoming, Progress progress) {
+        ClubMerge.Merged merged = ClubMerge.of(read(), incoming);
+        if (!merged.breaches().isEmpty()) {
+            throw new ArchiveRefused(merged.breaches());
+        }
+        if (!merged.changesNothing()) {
+            transaction.executeWithoutResult(status -> put(merged.club(), "merge", progress));
+            maps.reload();
+        }
+        return merged;
+    }
+
+    private void put(Club next, String what, Progress progress) {
+        progress.at("clearing", 0, 1);
+        rounds.clear();
+        gradings.clear();
+        records.clear();
+        people.clear();
+        classes.clear();
+        terms.clear();
+        words.clear();
+        ladders.clear();
+        chains.clear();
+        maps.clear();
+        progress.at("map", 0, 1);
+        maps.fill(next.map());
+        progress.at("chains and ladders", 0, 1);
+        chains.fill(next.chains());
+        ladders.fill(next.ladders());
+        words.fill(next.words());
+        progress.at("classes", 0, 1);
+        classes.fill(next.tracks(), next.drills(), next.classes());
+        terms.fill(next.terms());
+        progress.at("people", 0, 1);
+        people.fill(next.people());
+        records.fill(next.attendance(), next.practice(), next.marks(), progress);
+        gradings.fill(next.gradings());
+        rounds.fill(next.rounds());
+        club.findById(ClubRow.ID)
+                .ifPresentOrElse(row -> row.rename(next.name()), () -> club.save(new ClubRow(next.name())));
+        journal.write(what, "club", "club", null, null);
     }
 }

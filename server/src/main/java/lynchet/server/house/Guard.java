@@ -42,7 +42,7 @@ class Guard {
                         .permitAll()
                         .requestMatchers(GET, "/api/archive")
                         .hasRole(Role.HEAD.name())
-                        .requestMatchers("/api/archive/**")
+                        .requestMatchers("/api/archive/**", "/api/imports/**", "/api/csv/**", "/api/library/**")
                         .hasRole(Role.HEAD.name())
                         .requestMatchers(GET, "/api/**", "/v3/api-docs/**")
                         .authenticated()

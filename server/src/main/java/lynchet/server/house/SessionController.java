@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpSession;
 import java.util.List;
 import lynchet.core.safety.Cautions;
 import lynchet.server.keep.Refusal;
+import lynchet.starter.StarterChoice;
 import lynchet.starter.demo.DemoClub;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
@@ -55,7 +56,8 @@ class SessionController {
 
     record SignIn(String name, String password) {}
 
-    record First(String code, String name, String password, String club) {}
+    /** @param library what the club begins with; null: the whole library */
+    record First(String code, String name, String password, String club, StarterChoice library) {}
 
     record Session(String name, Role role, String club) {}
 
@@ -120,7 +122,7 @@ class SessionController {
 
     @PostMapping("/first")
     Session first(@RequestBody First first, HttpServletRequest request, HttpServletResponse response) {
-        accounts.makeFirst(first.code(), first.name(), first.password(), first.club());
+        accounts.makeFirst(first.code(), first.name(), first.password(), first.club(), first.library());
         return enter(first.name(), Role.HEAD, request, response);
     }
 

@@ -2,6 +2,7 @@ package lynchet.server.keep;
 
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.function.Supplier;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -19,6 +20,7 @@ public class Durable {
     private final ReentrantLock syncing = new ReentrantLock();
     private final AtomicLong committed = new AtomicLong();
     private volatile long synced;
+    private final ReentrantReadWriteLock whole = new ReentrantReadWriteLock(true);
 
     Durable(JdbcTemplate jdbc) {
         this.jdbc = jdbc;
@@ -26,7 +28,32 @@ public class Durable {
 
     /** Runs a transaction and returns its result once it is on disk. */
     public <T> T write(Supplier<T> transaction) {
-        T result = transaction.get();
+        T result;
+        whole.readLock().lock();
+        try {
+            result = transaction.get();
+        } finally {
+            whole.readLock().unlock();
+        }
+        return synced(result);
+    }
+
+    /**
+     * Runs a transaction that reads and rewrites the whole club while nobody else writes, so that what others are told
+     * is kept is not among what it throws away.
+     */
+    public <T> T writeAlone(Supplier<T> transaction) {
+        T result;
+        whole.writeLock().lock();
+        try {
+            result = transaction.get();
+        } finally {
+            whole.writeLock().unlock();
+        }
+        return synced(result);
+    }
+
+    private <T> T synced(T result) {
         long mine = committed.incrementAndGet();
         syncing.lock();
         try {

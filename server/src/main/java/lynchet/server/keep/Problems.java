@@ -54,6 +54,21 @@ class Problems extends ResponseEntityExceptionHandler {
         return problem(HttpStatus.UNPROCESSABLE_ENTITY, "NOT_VALID", null, sentence(e.getMessage()));
     }
 
+    /** The problem that an exception is, for work that runs outside a request. */
+    ProblemDetail of(RuntimeException e) {
+        return e instanceof Refusal refusal
+                ? refused(refusal)
+                : e instanceof ArchiveRefused refused
+                        ? refused(refused)
+                        : e instanceof NotWellFormed refused
+                                ? refused(refused)
+                                : e instanceof OptimisticLockingFailureException overtaken
+                                        ? overtaken(overtaken)
+                                        : e instanceof IllegalArgumentException nonsense
+                                                ? nonsense(nonsense)
+                                                : broken(e);
+    }
+
     @ExceptionHandler
     ProblemDetail broken(RuntimeException e) {
         LOG.error("A request failed", e);

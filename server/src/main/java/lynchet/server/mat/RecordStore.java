@@ -10,13 +10,17 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.format.Json;
 import lynchet.server.chain.ChainStore;
+import lynchet.server.keep.Batch;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.KeptAsJson;
+import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
 import lynchet.server.map.MapStore;
 import lynchet.server.rank.LadderStore;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,6 +38,7 @@ public class RecordStore {
     private final MapStore maps;
     private final ChainStore chains;
     private final LadderStore ladders;
+    private final JdbcTemplate jdbc;
     private final Journal journal;
     private final Clock clock;
 
@@ -45,6 +50,7 @@ public class RecordStore {
             MapStore maps,
             ChainStore chains,
             LadderStore ladders,
+            JdbcTemplate jdbc,
             Journal journal,
             Clock clock) {
         this.attendance = attendance;
@@ -54,6 +60,7 @@ public class RecordStore {
         this.maps = maps;
         this.chains = chains;
         this.ladders = ladders;
+        this.jdbc = jdbc;
         this.journal = journal;
         this.clock = clock;
     }
@@ -253,9 +260,35 @@ public class RecordStore {
         marks.deleteAllInBatch();
     }
 
-    public void fill(List<Attendance> allAttendance, List<PracticeEntry> allPractice, List<Mark> allMarks) {
-        attendance.saveAll(allAttendance.stream().map(AttendanceRow::new).toList());
-        practice.saveAll(allPractice.stream().map(PracticeRow::new).toList());
-        marks.saveAll(allMarks.stream().map(MarkRow::new).toList());
+    /** Adds many checked records at once in the caller's transaction. */
+    public void fill(
+            List<Attendance> allAttendance, List<PracticeEntry> allPractice, List<Mark> allMarks, Progress progress) {
+        Batch.each(
+                "attendance",
+                allAttendance,
+                progress,
+                part -> jdbc.batchUpdate(
+                        "insert into attendance (id, student, class_id, version, body) values (?, ?, ?, 0, ?)",
+                        part.stream()
+                                .map(a -> new Object[] {a.id(), a.student(), a.classId(), Json.write(a)})
+                                .toList()));
+        Batch.each(
+                "practice",
+                allPractice,
+                progress,
+                part -> jdbc.batchUpdate(
+                        "insert into practice (id, class_id, version, body) values (?, ?, 0, ?)",
+                        part.stream()
+                                .map(p -> new Object[] {p.id(), p.classId(), Json.write(p)})
+                                .toList()));
+        Batch.each(
+                "marks",
+                allMarks,
+                progress,
+                part -> jdbc.batchUpdate(
+                        "insert into mark (id, student, version, body) values (?, ?, 0, ?)",
+                        part.stream()
+                                .map(m -> new Object[] {m.id(), m.student(), Json.write(m)})
+                                .toList()));
     }
 }

@@ -12,8 +12,10 @@ import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.ClubPace;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentRecord;
+import lynchet.server.keep.Batch;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
 import lynchet.server.mat.ClassStore;
 import lynchet.server.mat.RecordStore;
@@ -132,6 +134,22 @@ public class PeopleStore {
 
     public void clear() {
         students.deleteAllInBatch();
+    }
+
+    /** Adds many and changes some, all of them checked, in the caller's transaction. */
+    public void take(List<Student> added, List<Student> changed, Progress progress) {
+        Batch.each("people", added, progress, part -> {
+            students.saveAll(part.stream().map(StudentRow::new).toList());
+            part.forEach(student -> journal.write("add", "student", student.id(), null, student.withoutPrivate()));
+        });
+        for (Student student : changed) {
+            StudentRow row =
+                    students.findById(student.id()).orElseThrow(() -> Refusal.missing("student", student.id()));
+            Student before = row.toCore();
+            row.keepStudent(student);
+            journal.write("change", "student", student.id(), before.withoutPrivate(), student.withoutPrivate());
+        }
+        students.flush();
     }
 
     public void fill(List<Student> all) {

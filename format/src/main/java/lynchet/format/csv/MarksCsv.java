@@ -1,0 +1,205 @@
+package lynchet.format.csv;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+import lynchet.core.chain.Chain;
+import lynchet.core.map.Alias;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Technique;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.Role;
+import lynchet.core.mat.Side;
+import lynchet.core.people.Student;
+import lynchet.core.rank.Standard;
+
+/** Marks as a sheet. A technique is named by its id or any of its names; the same line read twice is one mark. */
+public final class MarksCsv {
+
+    private static final List<String> COLUMNS = List.of(
+            "id",
+            "student",
+            "name",
+            "subject",
+            "technique",
+            "standard",
+            "passed",
+            "side",
+            "role",
+            "version",
+            "faults",
+            "date",
+            "at",
+            "by",
+            "withdraws");
+
+    private final Map<String, String> subjects = new HashMap<>();
+    private final GrapplingMap map;
+
+    private MarksCsv(GrapplingMap map, List<Chain> chains, Set<String> items) {
+        this.map = map;
+        items.forEach(item -> subjects.put(item, item));
+        chains.forEach(chain -> {
+            subjects.put(chain.id(), chain.id());
+            subjects.put(Roll.fold(chain.name()), chain.id());
+        });
+        for (Technique technique : map.techniques()) {
+            subjects.put(technique.id(), technique.id());
+            Stream.concat(
+                            Stream.of(technique.name()),
+                            technique.aliases().stream().map(Alias::text))
+                    .forEach(name -> subjects.put(Roll.fold(name), technique.id()));
+        }
+    }
+
+    /** Every mark, oldest first. */
+    public static byte[] write(List<Mark> marks, List<Student> people, GrapplingMap map) {
+        Map<String, String> names = new HashMap<>();
+        people.forEach(s -> names.put(s.id(), s.name()));
+        Lines lines = new Lines(COLUMNS);
+        for (Mark m : marks) {
+            lines.line(
+                    m.id(),
+                    m.student(),
+                    names.getOrDefault(m.student(), ""),
+                    m.subject(),
+                    map.technique(m.subject()).map(Technique::name).orElse(""),
+                    m.standard().name().toLowerCase(Locale.ROOT),
+                    m.passed() ? "yes" : "no",
+                    m.side().name().toLowerCase(Locale.ROOT),
+                    m.role().name().toLowerCase(Locale.ROOT),
+                    m.version(),
+                    String.join(" ", m.faults()),
+                    m.at().atZone(ZoneOffset.UTC).toLocalDate(),
+                    m.at(),
+                    m.by(),
+                    m.withdraws());
+        }
+        return lines.bytes();
+    }
+
+    /**
+     * What taking in this sheet would do; marks are only ever added.
+     *
+     * @param items ids of syllabus items that are marked themselves: words, forms
+     * @param by account that takes it in
+     */
+    public static Plan<Mark> plan(
+            byte[] csv,
+            List<Student> people,
+            GrapplingMap map,
+            List<Chain> chains,
+            Set<String> items,
+            List<Mark> there,
+            String dates,
+            LocalDate today,
+            String by) {
+        Sheet sheet = Sheet.read(csv, Set.of("student", "passed"));
+        Dates written = DateColumns.of(sheet, dates, "date");
+        MarksCsv reading = new MarksCsv(map, chains, items);
+        Roll roll = new Roll(people);
+        Map<String, Mark> known = new HashMap<>();
+        there.forEach(m -> known.put(m.id(), m));
+        Map<String, Long> seen = new HashMap<>();
+        Plan.Maker<Mark> maker = new Plan.Maker<>();
+        for (Sheet.Row row : sheet.rows()) {
+            Cells cells = new Cells(row, written);
+            String about = row.cell("name").or(() -> row.cell("student")).orElse("");
+            try {
+                Mark mark = reading.mark(cells, roll, today, by);
+                Long before = seen.putIfAbsent(mark.id(), row.line());
+                if (before != null) {
+                    throw new BadLine("the same mark as on line " + before);
+                }
+                if (!known.containsKey(mark.id())) {
+                    maker.add(row.line(), about + ", " + reading.name(mark.subject()), mark);
+                } else if (isSame(known.get(mark.id()), mark)) {
+                    maker.same(row.line(), about);
+                } else {
+                    throw new BadLine(
+                            "mark " + mark.id() + " is kept with something else in it; marks are never changed");
+                }
+            } catch (BadLine bad) {
+                maker.bad(row.line(), about, bad.getMessage());
+            } catch (IllegalArgumentException refused) {
+                maker.bad(row.line(), about, refused.getMessage());
+            }
+        }
+        return maker.plan(sheet, written, new HashSet<>(COLUMNS));
+    }
+
+    private static boolean isSame(Mark kept, Mark read) {
+        return kept.student().equals(read.student())
+                && kept.subject().equals(read.subject())
+                && kept.standard() == read.standard()
+                && kept.passed() == read.passed()
+                && kept.side() == read.side();
+    }
+
+    private String name(String subject) {
+        return map.technique(subject).map(Technique::name).orElse(subject);
+    }
+
+    private Mark mark(Cells cells, Roll roll, LocalDate today, String by) {
+        Student student = roll.whoever(cells.needed("student"));
+        String named = cells.text("subject")
+                .or(() -> cells.text("technique"))
+                .orElseThrow(() -> new BadLine("neither subject nor technique is given"));
+        String subject = subjects.getOrDefault(named, subjects.get(Roll.fold(named)));
+        if (subject == null) {
+            throw new BadLine("there is no technique, chain or item called " + named);
+        }
+        LocalDate day = cells.date("date").orElse(today);
+        if (day.isAfter(today)) {
+            throw new BadLine("the date " + day + " has not come yet");
+        }
+        Standard standard = cells.oneOf("standard", Standard.class).orElse(Standard.SHOWN);
+        boolean passed = cells.yes("passed").orElseThrow(() -> new BadLine("passed is empty"));
+        Side side = cells.oneOf("side", Side.class).orElse(Side.BOTH);
+        List<String> faults = cells.text("faults")
+                .map(text -> List.of(text.split("[\\s,;]+")))
+                .orElse(List.of());
+        faults(subject, faults);
+        String made = "m-"
+                + Digest.of(
+                        String.join("|", student.id(), subject, standard.name(), side.name(), "" + passed, "" + day));
+        return new Mark(
+                cells.text("id").orElse(made),
+                student.id(),
+                subject,
+                cells.oneOf("role", Role.class).orElse(Role.PERFORMER),
+                side,
+                cells.text("version").orElse(null),
+                standard,
+                passed,
+                faults,
+                null,
+                at(day),
+                by,
+                null);
+    }
+
+    private void faults(String subject, List<String> faults) {
+        map.technique(subject)
+                .ifPresent(technique -> faults.forEach(fault -> {
+                    boolean there = technique.faults().stream().anyMatch(f -> f.id().equals(fault))
+                            || technique.versions().stream()
+                                    .flatMap(v -> v.faults().stream())
+                                    .anyMatch(f -> f.id().equals(fault));
+                    if (!there) {
+                        throw new BadLine(technique.name() + " has no fault called " + fault);
+                    }
+                }));
+    }
+
+    private static Instant at(LocalDate day) {
+        return day.atTime(12, 0).toInstant(ZoneOffset.UTC);
+    }
+}

@@ -1,0 +1,302 @@
+package lynchet.format.csv;
+
+import java.text.Normalizer;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import lynchet.core.people.HeldRank;
+import lynchet.core.people.Lead;
+import lynchet.core.people.Student;
+import lynchet.core.rank.Ladder;
+
+/**
+ * The roster as a sheet: who they are, what they hold, where they train. No health, no contacts, no notes.
+ *
+ * <p>Somebody is recognised by id, then by card, then by name and birth date. An empty cell leaves what is there.
+ */
+public final class RosterCsv {
+
+    private static final List<String> COLUMNS = List.of(
+            "id",
+            "name",
+            "called_by",
+            "card",
+            "born",
+            "joined",
+            "left",
+            "weight_kg",
+            "height_cm",
+            "lead",
+            "ladder",
+            "rank",
+            "stripes",
+            "rank_since",
+            "tracks",
+            "prior_classes",
+            "member_until");
+
+    private final Roll roll;
+    private final List<Ladder> ladders;
+    private final Set<String> tracks;
+    private final LocalDate today;
+    private final Set<String> takenIds = new HashSet<>();
+    private final Map<String, Long> seenStudents = new HashMap<>();
+    private final Map<String, Long> seenNew = new HashMap<>();
+    private final Map<String, Long> seenCards = new HashMap<>();
+
+    private RosterCsv(List<Student> people, List<Ladder> ladders, Set<String> tracks, LocalDate today) {
+        this.roll = new Roll(people);
+        this.ladders = ladders;
+        this.tracks = tracks;
+        this.today = today;
+        people.forEach(student -> takenIds.add(student.id()));
+    }
+
+    /** Everybody, one line each; of several ladders the first. */
+    public static byte[] write(List<Student> people) {
+        Lines lines = new Lines(COLUMNS);
+        for (Student s : people) {
+            HeldRank held = s.ranks().isEmpty() ? null : s.ranks().get(0);
+            lines.line(
+                    s.id(),
+                    s.name(),
+                    s.calledBy(),
+                    s.card(),
+                    s.born(),
+                    s.joined(),
+                    s.left(),
+                    s.weightKg(),
+                    s.heightCm(),
+                    s.lead().name().toLowerCase(Locale.ROOT),
+                    held == null ? null : held.ladder(),
+                    held == null ? null : held.rank(),
+                    held == null ? null : held.stripes(),
+                    held == null ? null : held.since(),
+                    String.join(" ", s.tracks()),
+                    s.priorClasses(),
+                    s.memberUntil());
+        }
+        return lines.bytes();
+    }
+
+    /**
+     * What taking in this sheet would do.
+     *
+     * @param dates how dates are written; null: recognise it
+     * @param today day on which somebody new without a date joins
+     * @throws lynchet.format.ArchiveRefused if it is no such sheet
+     */
+    public static Plan<Student> plan(
+            byte[] csv, List<Student> people, List<Ladder> ladders, Set<String> tracks, String dates, LocalDate today) {
+        Sheet sheet = Sheet.read(csv, Set.of("name"));
+        Dates written = DateColumns.of(sheet, dates, "born", "joined", "left", "rank_since", "member_until");
+        RosterCsv roster = new RosterCsv(people, ladders, tracks, today);
+        Plan.Maker<Student> maker = new Plan.Maker<>();
+        for (Sheet.Row row : sheet.rows()) {
+            roster.line(maker, row, new Cells(row, written));
+        }
+        return maker.plan(sheet, written, new HashSet<>(COLUMNS));
+    }
+
+    private void line(Plan.Maker<Student> maker, Sheet.Row row, Cells cells) {
+        String about = row.cell("name").orElse("");
+        try {
+            Optional<Student> known = known(cells);
+            if (known.isPresent()) {
+                twice(seenStudents, known.get().id(), row.line());
+                Student after = made(cells, known.get(), known.get().id());
+                card(after, known.get(), row.line());
+                String changes = changes(known.get(), after);
+                if (changes.isEmpty()) {
+                    maker.same(row.line(), about);
+                } else {
+                    maker.change(row.line(), about, after, changes);
+                }
+            } else {
+                Student fresh = made(cells, null, newId(cells));
+                twice(seenNew, Roll.fold(fresh.name()) + " " + fresh.born(), row.line());
+                card(fresh, null, row.line());
+                takenIds.add(fresh.id());
+                maker.add(row.line(), about, fresh);
+            }
+        } catch (BadLine bad) {
+            maker.bad(row.line(), about, bad.getMessage());
+        } catch (IllegalArgumentException refused) {
+            maker.bad(row.line(), about, refused.getMessage());
+        }
+    }
+
+    private Optional<Student> known(Cells cells) {
+        Optional<String> id = cells.text("id");
+        if (id.isPresent()) {
+            Student byId = roll.byId(id.get());
+            if (byId != null) {
+                return Optional.of(byId);
+            }
+        }
+        Optional<Student> byCard = cells.text("card").map(roll::byCard);
+        if (byCard.isPresent()) {
+            return byCard.filter(s -> Roll.fold(s.name()).equals(Roll.fold(cells.needed("name"))));
+        }
+        List<Student> named = roll.named(cells.needed("name"));
+        Optional<LocalDate> born = cells.date("born");
+        List<Student> fitting = named.stream()
+                .filter(s -> born.isEmpty() || s.born() == null || s.born().equals(born.get()))
+                .toList();
+        if (fitting.size() > 1) {
+            throw new BadLine("there are " + fitting.size() + " people of that name; give the id or the birth date");
+        }
+        return fitting.stream().findFirst();
+    }
+
+    private void twice(Map<String, Long> seen, String key, long line) {
+        Long before = seen.putIfAbsent(key, line);
+        if (before != null) {
+            throw new BadLine("the same person as on line " + before);
+        }
+    }
+
+    private void card(Student after, Student before, long line) {
+        if (after.card() == null) {
+            return;
+        }
+        Student owner = roll.byCard(after.card());
+        if (owner != null && (before == null || !owner.id().equals(before.id()))) {
+            throw new BadLine("card " + after.card() + " belongs to " + owner.name());
+        }
+        Long other = seenCards.putIfAbsent(after.card(), line);
+        if (other != null) {
+            throw new BadLine("card " + after.card() + " is on line " + other + " too");
+        }
+    }
+
+    private Student made(Cells c, Student was, String id) {
+        LocalDate joined = c.date("joined").orElse(was == null ? today : was.joined());
+        Optional<Double> weight = c.number("weight_kg");
+        boolean reweighed = weight.isPresent() && (was == null || !weight.get().equals(was.weightKg()));
+        return new Student(
+                id,
+                c.needed("name"),
+                c.text("called_by").orElse(was == null ? null : was.calledBy()),
+                c.text("card").orElse(was == null ? null : was.card()),
+                c.date("born").orElse(was == null ? null : was.born()),
+                joined,
+                c.date("left").orElse(was == null ? null : was.left()),
+                weight.orElse(was == null ? null : was.weightKg()),
+                reweighed ? today : was == null ? null : was.weighed(),
+                c.whole("height_cm").orElse(was == null ? null : was.heightCm()),
+                c.oneOf("lead", Lead.class).orElse(was == null ? Lead.RIGHT : was.lead()),
+                ranks(c, was, joined),
+                trainsIn(c).orElse(was == null ? List.of() : was.tracks()),
+                c.whole("prior_classes").orElse(was == null ? 0 : was.priorClasses()),
+                c.date("member_until").orElse(was == null ? null : was.memberUntil()),
+                was == null ? null : was.contacts(),
+                was == null ? null : was.holds(),
+                was == null ? null : was.restrictions(),
+                was == null ? null : was.keepApart(),
+                was == null ? null : was.notes());
+    }
+
+    private List<HeldRank> ranks(Cells c, Student was, LocalDate joined) {
+        List<HeldRank> held = new ArrayList<>(was == null ? List.of() : was.ranks());
+        Optional<String> rank = c.text("rank");
+        if (rank.isEmpty()) {
+            return held;
+        }
+        Optional<String> named = c.text("ladder");
+        Ladder ladder = ladders.stream()
+                .filter(l -> named.isEmpty()
+                        || l.id().equals(named.get())
+                        || l.name().equalsIgnoreCase(named.get()))
+                .filter(l -> l.ranks().stream().anyMatch(r -> fits(r, rank.get())))
+                .findFirst()
+                .orElseThrow(() -> new BadLine("there is no rank " + rank.get()
+                        + named.map(n -> " on the ladder " + n).orElse("")));
+        String rankId = ladder.ranks().stream()
+                .filter(r -> fits(r, rank.get()))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        HeldRank before = held.stream()
+                .filter(h -> h.ladder().equals(ladder.id()))
+                .findFirst()
+                .orElse(null);
+        boolean sameRank = before != null && before.rank().equals(rankId);
+        HeldRank after = new HeldRank(
+                ladder.id(),
+                rankId,
+                c.whole("stripes").orElse(sameRank ? before.stripes() : 0),
+                c.date("rank_since").orElse(sameRank ? before.since() : before == null ? joined : today));
+        if (before == null) {
+            held.add(after);
+        } else {
+            held.set(held.indexOf(before), after);
+        }
+        return held;
+    }
+
+    private static boolean fits(lynchet.core.rank.Rank rank, String text) {
+        return rank.id().equals(text) || rank.name().equalsIgnoreCase(text);
+    }
+
+    private Optional<List<String>> trainsIn(Cells c) {
+        return c.text("tracks").map(text -> Stream.of(text.split("[\\s,;/]+"))
+                .map(track -> track.toLowerCase(Locale.ROOT))
+                .peek(track -> {
+                    if (!tracks.contains(track)) {
+                        throw new BadLine("there is no track " + track);
+                    }
+                })
+                .distinct()
+                .toList());
+    }
+
+    private String newId(Cells cells) {
+        Optional<String> given = cells.text("id");
+        if (given.isPresent()) {
+            return given.get();
+        }
+        String plain = Normalizer.normalize(cells.needed("name"), Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-|-$", "");
+        String base = plain.isEmpty() ? "student" : plain.length() > 70 ? plain.substring(0, 70) : plain;
+        String id = base;
+        for (int n = 2; takenIds.contains(id); n++) {
+            id = base + "-" + n;
+        }
+        return id;
+    }
+
+    /** The changes in words: "card 4007 to 4009, weight_kg 64 to 66". */
+    private static String changes(Student before, Student after) {
+        Map<String, String> was = values(before);
+        Map<String, String> is = values(after);
+        Set<String> changed = new LinkedHashSet<>();
+        is.forEach((column, value) -> {
+            if (!value.equals(was.get(column))) {
+                changed.add(column + " " + (was.get(column).isEmpty() ? "none" : was.get(column)) + " to " + value);
+            }
+        });
+        return String.join(", ", changed);
+    }
+
+    private static Map<String, String> values(Student s) {
+        String written = new String(write(List.of(s)), java.nio.charset.StandardCharsets.UTF_8);
+        Sheet.Row row = Sheet.read(written.getBytes(java.nio.charset.StandardCharsets.UTF_8), Set.of())
+                .rows()
+                .get(0);
+        Map<String, String> values = new java.util.LinkedHashMap<>();
+        COLUMNS.forEach(column -> values.put(column, row.cell(column).orElse("")));
+        return values;
+    }
+}

@@ -1,0 +1,234 @@
+package lynchet.format.csv;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import lynchet.core.map.Family;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.MapData;
+import lynchet.core.mat.Attendance;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Student;
+import lynchet.core.rank.Standard;
+import lynchet.format.ArchiveRefused;
+import lynchet.format.Json;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class SheetsTest {
+
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 24);
+
+    private static Student student(String id, String name, String card, String born) {
+        return Json.read(
+                "{\"id\":\"%s\",\"name\":\"%s\",\"card\":\"%s\",\"born\":\"%s\",\"joined\":\"2026-01-05\"}"
+                        .formatted(id, name, card, born),
+                Student.class);
+    }
+
+    private static final List<Student> PEOPLE = List.of(
+            student("ana-test", "Ana Test", "11", "1990-03-04"), student("bo-test", "Bo Test", "12", "1991-05-06"));
+
+    private static Plan<Student> roster(byte[] csv) {
+        return RosterCsv.plan(csv, PEOPLE, List.of(), Set.of("throws"), null, TODAY);
+    }
+
+    private static Plan<Student> roster(String csv) {
+        return roster(csv.getBytes(StandardCharsets.UTF_8));
+    }
+
+    @Test
+    void whatIsWrittenIsReadAsTheSame() {
+        Preview preview = roster(RosterCsv.write(PEOPLE)).preview();
+        assertThat(preview.same()).isEqualTo(2);
+        assertThat(preview.add() + preview.change() + preview.bad()).isZero();
+    }
+
+    @ParameterizedTest(name = "{0} with {1}")
+    @CsvSource({"UTF-8, ','", "UTF-8, ;", "UTF-16LE, ;", "windows-1252, ;", "UTF-8, tab"})
+    void encodingAndDelimiterAreRecognised(String encoding, String delimiter) {
+        String d = delimiter.equals("tab") ? "\t" : delimiter;
+        String bom = encoding.startsWith("UTF") ? "\uFEFF" : "";
+        String csv = bom + "Name" + d + "Born" + d + "Weight kg\r\n\"Zoë" + d + "\nMüller\"" + d + "24.11.2000" + d
+                + "\"61,5\"\r\n";
+        Plan<Student> plan = roster(csv.getBytes(Charset.forName(encoding)));
+        assertThat(plan.preview().bad()).as(plan.preview().toString()).isZero();
+        assertThat(plan.preview().encoding()).isEqualTo(encoding);
+        assertThat(plan.preview().delimiter()).isEqualTo(delimiter);
+        assertThat(plan.preview().dates()).isEqualTo("24.11.2026");
+        Student read = plan.add().get(0);
+        assertThat(read.name()).isEqualTo("Zoë" + d + "\nMüller");
+        assertThat(read.weightKg()).isEqualTo(61.5);
+        assertThat(read.id()).isEqualTo("zoe-muller");
+    }
+
+    @Test
+    void datesThatFitTwoWaysAreShownAsDoubtful() {
+        Preview either = roster("name,born\nX Y,03/04/2001\n").preview();
+        assertThat(either.datesAmbiguous()).isTrue();
+        assertThat(either.dates()).isEqualTo("24/11/2026");
+        Preview clear = roster("name,born\nX Y,03/04/2001\nZ Y,03/25/2001\n").preview();
+        assertThat(clear.datesAmbiguous()).isFalse();
+        assertThat(clear.dates()).isEqualTo("11/24/2026");
+    }
+
+    @ParameterizedTest(name = "{0} → {1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Cy New,2001-02-30,             | born 2001-02-30 is not a day of the calendar",
+                "Cy New,2030-01-01,             | joined before being born",
+                "Cy New,2001-02-03,11           | card 11 belongs to Ana Test",
+                ",2001-02-03,                   | name is empty",
+                "Ana Test,1990-03-04,12         | card 12 belongs to Bo Test",
+            })
+    void badLinesSayWhy(String line, String why) {
+        Preview preview = roster("name,born,card\nOk Person,1999-01-02,77\n" + line + "\n")
+                .preview();
+        assertThat(preview.add()).isEqualTo(1);
+        assertThat(preview.bad()).isEqualTo(1);
+        assertThat(preview.lines())
+                .filteredOn(l -> l.what() == Preview.What.BAD)
+                .allMatch(l -> l.line() == 3 && l.why().contains(why));
+    }
+
+    @Test
+    void theSamePersonTwiceIsSaidWithTheOtherLine() {
+        Preview preview = roster("name,born\nCy New,2001-02-03\nCy  new,2001-02-03\nAna Test,1990-03-04\nana test,\n")
+                .preview();
+        assertThat(preview.lines())
+                .extracting(l -> l.line() + " " + l.what() + " " + l.why())
+                .containsExactly("2 ADD ", "3 BAD the same person as on line 2", "5 BAD the same person as on line 4");
+    }
+
+    @Test
+    void aChangeSaysWhatBecomesWhat() {
+        Plan<Student> plan = roster("id;card;name;height_cm\nana-test;15;Ana Test;170\n");
+        assertThat(plan.preview().lines().get(0).why()).isEqualTo("card 11 to 15, height_cm none to 170");
+        assertThat(plan.change().get(0).born()).isEqualTo(PEOPLE.get(0).born());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"=1+1", "+49", "-x", "@a", "'=b", "''", "'s", "plain", "=", "\ttab"})
+    void theGuardAgainstFormulasComesOffAgain(String text) {
+        String guarded = Formulas.guard(text);
+        assertThat(Formulas.unguard(guarded)).isEqualTo(text);
+        assertThat(guarded).doesNotMatch("(?s)[=+\\-@\\t].*");
+    }
+
+    @Test
+    void aNameThatLooksLikeAFormulaGoesOutGuardedAndComesBack() {
+        Student odd = student("odd", "=HYPERLINK(1)", "13", "1990-01-01");
+        String csv = new String(RosterCsv.write(List.of(odd)), StandardCharsets.UTF_8);
+        assertThat(csv).contains("'=HYPERLINK(1)");
+        Plan<Student> back =
+                RosterCsv.plan(csv.getBytes(StandardCharsets.UTF_8), List.of(odd), List.of(), Set.of(), null, TODAY);
+        assertThat(back.preview().same()).isEqualTo(1);
+    }
+
+    @Test
+    void twentyThousandLinesAreReadAndOnlySomeAreShown() {
+        String csv = IntStream.range(0, 20_000)
+                .mapToObj(i -> "Person " + i + "," + (i % 100 == 0 ? "31.02.2001" : "01.02.2001"))
+                .collect(Collectors.joining("\n", "name,born\n", "\n"));
+        Preview preview = roster(csv).preview();
+        assertThat(preview.add()).isEqualTo(19_800);
+        assertThat(preview.bad()).isEqualTo(200);
+        assertThat(preview.lines()).hasSize(2 * Preview.MOST_SHOWN);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "''                  | CSV_EMPTY",
+                "'surname,born'      | CSV_HEADER",
+                "'name,name'         | CSV_HEADER",
+                "'name,born\n\"Open' | CSV_READABLE",
+            })
+    void whatIsNoSheetIsRefused(String csv, String rule) {
+        assertThatThrownBy(() -> roster(csv)).isInstanceOfSatisfying(ArchiveRefused.class, refused -> assertThat(
+                        refused.breaches().get(0).rule())
+                .isEqualTo(rule));
+    }
+
+    @Test
+    void aFileThatIsNoTextIsRefused() {
+        assertThatThrownBy(() -> roster(new byte[] {'P', 'K', 3, 4, 0, 0, 'x'}))
+                .hasMessageContaining("not a text file");
+    }
+
+    @Test
+    void attendanceFindsTheClassByDateAndTrackAndNeverTakesItTwice() {
+        List<TrainingClass> classes = List.of(
+                trained("throws-1", "throws", LocalTime.of(19, 0)), trained("ground-1", "ground", LocalTime.of(20, 0)));
+        Attendance there = new Attendance("a1", "bo-test", "throws-1", null, Instant.EPOCH, "head");
+        String csv = "student,date,track\nAna Test,03.02.2026,throws\n11,03.02.2026,\n12,03.02.2026,throws\n"
+                + "ana-test,03.02.2026,throws\nNobody,03.02.2026,throws\nana-test,04.02.2026,throws\n";
+        Plan<Attendance> plan =
+                AttendanceCsv.plan(csv.getBytes(StandardCharsets.UTF_8), PEOPLE, classes, List.of(there), null, "head");
+        assertThat(plan.add()).singleElement().satisfies(a -> {
+            assertThat(a.student()).isEqualTo("ana-test");
+            assertThat(a.classId()).isEqualTo("throws-1");
+        });
+        assertThat(plan.preview().same()).isEqualTo(1);
+        assertThat(plan.preview().lines())
+                .filteredOn(l -> l.what() == Preview.What.BAD)
+                .extracting(Preview.Line::why)
+                .containsExactly(
+                        "there were 2 classes on 2026-02-03; give the track or the start",
+                        "the same attendance as on line 2",
+                        "nobody here is called Nobody, nor carries it as id or card",
+                        "there was no such class on 2026-02-04");
+    }
+
+    private static TrainingClass trained(String id, String track, LocalTime start) {
+        return new TrainingClass(id, LocalDate.of(2026, 2, 3), start, 60, track, null, null, null, List.of(), false);
+    }
+
+    @Test
+    void marksNameATechniqueInAnyTongueAndAreTheSameWhenReadAgain() {
+        GrapplingMap map = GrapplingMap.of(Json.read(
+                "{\"techniques\":[{\"id\":\"body-drop\",\"name\":\"Body drop\",\"family\":\"THROW\",\"learn\":3,"
+                        + "\"master\":3,\"aliases\":[{\"text\":\"tai-otoshi\",\"tongue\":\"Japanese\"}],"
+                        + "\"faults\":[{\"id\":\"fault-1\",\"see\":\"s\",\"because\":\"b\",\"fix\":\"f\"}]}]}",
+                MapData.class));
+        assertThat(map.technique("body-drop").orElseThrow().family()).isEqualTo(Family.THROW);
+        String csv = "student,technique,standard,passed,date,faults\n11,Tai-Otoshi,shown,yes,2026-02-03,\n"
+                + "11,Tai-Otoshi,shown,no,2026-02-03,fault-9\n11,cartwheel,shown,yes,2026-02-03,\n"
+                + "11,body drop,shown,maybe,2026-02-03,\n11,body drop,shown,yes,2026-12-24,\n";
+        Plan<Mark> plan = marks(csv, map, List.of());
+        assertThat(plan.add()).singleElement().satisfies(m -> {
+            assertThat(m.subject()).isEqualTo("body-drop");
+            assertThat(m.standard()).isEqualTo(Standard.SHOWN);
+        });
+        assertThat(plan.preview().lines())
+                .filteredOn(l -> l.what() == Preview.What.BAD)
+                .extracting(Preview.Line::why)
+                .containsExactly(
+                        "Body drop has no fault called fault-9",
+                        "there is no technique, chain or item called cartwheel",
+                        "passed maybe is neither yes nor no",
+                        "the date 2026-12-24 has not come yet");
+        assertThat(marks(csv, map, plan.add()).preview().same()).isEqualTo(1);
+        String written = new String(MarksCsv.write(plan.add(), PEOPLE, map), StandardCharsets.UTF_8);
+        assertThat(marks(written, map, plan.add()).preview().same()).isEqualTo(1);
+    }
+
+    private static Plan<Mark> marks(String csv, GrapplingMap map, List<Mark> there) {
+        return MarksCsv.plan(
+                csv.getBytes(StandardCharsets.UTF_8), PEOPLE, map, List.of(), Set.of(), there, null, TODAY, "head");
+    }
+}

@@ -1,0 +1,117 @@
+package lynchet.server.house;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.Locale;
+import lynchet.core.Club;
+import lynchet.format.ClubArchive;
+import lynchet.format.csv.Preview;
+import lynchet.server.keep.Durable;
+import lynchet.server.keep.Jobs;
+import lynchet.server.keep.Refusal;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Sheets, and imports that take a while: started, watched, cancelled. */
+@RestController
+@RequestMapping("/api")
+class ExchangeController {
+
+    private static final int MOST_BYTES = 64 << 20;
+
+    private final Exchange exchange;
+    private final ClubStore club;
+    private final Durable durable;
+    private final Jobs jobs;
+
+    ExchangeController(Exchange exchange, ClubStore club, Durable durable, Jobs jobs) {
+        this.exchange = exchange;
+        this.club = club;
+        this.durable = durable;
+        this.jobs = jobs;
+    }
+
+    @GetMapping(path = "/csv/{kind}", produces = "text/csv")
+    ResponseEntity<byte[]> sheet(@PathVariable String kind) {
+        Exchange.Kind what = kind(kind);
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"lynchet-" + kind + ".csv\"")
+                .body(exchange.sheet(what));
+    }
+
+    /** What taking a sheet in would do; changes nothing. */
+    @PostMapping("/csv/{kind}/check")
+    Preview look(@PathVariable String kind, @RequestParam(required = false) String dates, InputStream body)
+            throws IOException {
+        return exchange.look(kind(kind), bytes(body), dates);
+    }
+
+    /** Starts taking a sheet in. */
+    @PostMapping("/csv/{kind}")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    Jobs.View take(
+            @PathVariable String kind,
+            @RequestParam(required = false) String dates,
+            @RequestParam(defaultValue = "false") boolean skipBad,
+            InputStream body)
+            throws IOException {
+        Exchange.Kind what = kind(kind);
+        byte[] csv = bytes(body);
+        return jobs.start("Import " + kind, progress -> exchange.take(what, csv, dates, skipBad, progress));
+    }
+
+    /** Starts taking an archive in, as {@code POST /api/archive} does at once. */
+    @PostMapping("/imports")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    Jobs.View takeArchive(@RequestParam String mode, InputStream body) throws IOException {
+        ArchiveController.Mode how = ArchiveController.mode(mode);
+        byte[] json = bytes(body);
+        return jobs.start("Import the club", progress -> {
+            progress.at("checking", 0, 1);
+            Club next = ClubArchive.read(new java.io.ByteArrayInputStream(json));
+            return durable.writeAlone(() -> ArchiveController.take(club, next, how, progress));
+        });
+    }
+
+    @GetMapping("/imports/{id}")
+    Jobs.View progress(@PathVariable String id) {
+        return jobs.find(id).orElseThrow(() -> Refusal.missing("import", id));
+    }
+
+    /** Cancels an import; what it had done so far is undone. */
+    @DeleteMapping("/imports/{id}")
+    Jobs.View cancel(@PathVariable String id) {
+        return jobs.cancel(id).orElseThrow(() -> Refusal.missing("import", id));
+    }
+
+    private static byte[] bytes(InputStream body) throws IOException {
+        byte[] bytes = body.readNBytes(MOST_BYTES + 1);
+        if (bytes.length > MOST_BYTES) {
+            throw Refusal.of(
+                    HttpStatus.CONTENT_TOO_LARGE,
+                    "TOO_LARGE",
+                    "/",
+                    "The file is larger than " + (MOST_BYTES >> 20) + " MB. Nothing was changed.");
+        }
+        return bytes;
+    }
+
+    private static Exchange.Kind kind(String kind) {
+        try {
+            return Exchange.Kind.valueOf(kind.toUpperCase(Locale.ROOT));
+        } catch (IllegalArgumentException e) {
+            throw Refusal.missing("sheet", kind);
+        }
+    }
+}

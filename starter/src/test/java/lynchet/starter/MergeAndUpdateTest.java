@@ -1,0 +1,126 @@
+package lynchet.starter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import lynchet.core.Club;
+import lynchet.core.ClubCheck;
+import lynchet.core.ClubMerge;
+import lynchet.core.LibraryUpdate;
+import lynchet.core.LibraryUpdate.Difference;
+import lynchet.core.LibraryUpdate.Who;
+import lynchet.core.map.Jacket;
+import lynchet.format.ClubArchive;
+import lynchet.format.Json;
+import lynchet.starter.demo.DemoClub;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Merging and updating, tried on the real library and the demo club. */
+class MergeAndUpdateTest {
+
+    private static final Club LIBRARY = StarterLibrary.club("Library");
+    private static final Club DEMO = DemoClub.on(LocalDate.of(2026, 11, 24));
+
+    /** The club with one text in its file replaced by another. */
+    private static Club edited(Club club, String text, String by) {
+        String json = new String(ClubArchive.write(club), StandardCharsets.UTF_8);
+        assertThat(json).contains(text);
+        return ClubArchive.read(new ByteArrayInputStream(json.replace(text, by).getBytes(StandardCharsets.UTF_8)));
+    }
+
+    @Test
+    void mergingTheSameFileChangesNothing() {
+        ClubMerge.Merged merged = ClubMerge.of(DEMO, DEMO);
+        assertThat(merged.breaches()).isEmpty();
+        assertThat(merged.changesNothing()).isTrue();
+        assertThat(ClubArchive.write(merged.club())).isEqualTo(ClubArchive.write(DEMO));
+    }
+
+    @Test
+    void whatIsTaughtComesFromTheFileAndRecordsAreAdded() {
+        Club theirs = edited(LIBRARY, "Body drop\"", "Body drop, ours\"");
+        ClubMerge.Merged merged = ClubMerge.of(theirs, DEMO);
+        assertThat(merged.breaches()).isEmpty();
+        assertThat(merged.club().map().techniques())
+                .filteredOn(t -> t.id().equals("body-drop"))
+                .allMatch(t -> t.name().equals("Body drop"));
+        assertThat(merged.club().marks()).hasSameSizeAs(DEMO.marks());
+        assertThat(merged.club().name()).isEqualTo("Library");
+    }
+
+    @Test
+    void aRecordThatDiffersRefusesTheWholeFileByItsId() {
+        Club other = edited(DEMO, "\"name\" : \"Orla Fenwick\"", "\"name\" : \"Orla Fenwicke\"");
+        ClubMerge.Merged merged = ClubMerge.of(DEMO, other);
+        assertThat(merged.breaches()).extracting(b -> b.rule() + " " + b.id()).contains("RECORD_DIFFERS orla-fenwick");
+    }
+
+    @ParameterizedTest
+    @EnumSource(StarterChoice.class)
+    void everyChoiceHoldsTogetherAndComesBackToTheSameBytes(StarterChoice choice) {
+        Club club = StarterLibrary.club("New", choice);
+        assertThat(ClubCheck.check(club)).isEmpty();
+        byte[] once = ClubArchive.write(club);
+        assertThat(ClubArchive.write(ClubArchive.read(new ByteArrayInputStream(once))))
+                .isEqualTo(once);
+        if (choice == StarterChoice.NO_JACKET) {
+            assertThat(club.map().techniques()).hasSizeGreaterThan(120).noneMatch(t -> t.jacket() == Jacket.JACKET);
+            assertThat(club.chains()).hasSizeGreaterThan(10);
+        }
+    }
+
+    @Test
+    void anUpdateKeepsWhatTheClubChangedAndTakesWhatIsTicked() {
+        Map<String, String> taken = LibraryUpdate.things(LIBRARY).entrySet().stream()
+                .filter(thing -> !thing.getKey().equals("words/uke"))
+                .collect(Collectors.toMap(Map.Entry::getKey, thing -> Json.write(thing.getValue())));
+        Club newer = edited(
+                edited(LIBRARY, "\"name\" : \"Body drop\"", "\"name\" : \"Body drop, newer\""),
+                "\"name\" : \"Rear choke\"",
+                "\"name\" : \"Rear choke, newer\"");
+        Club mine = edited(
+                edited(LIBRARY, "\"name\" : \"Rear choke\"", "\"name\" : \"Rear choke, mine\""),
+                "\"name\" : \"Sprawl\"",
+                "\"name\" : \"Sprawl, mine\"");
+        mine = new Club(
+                mine.name(),
+                mine.map(),
+                mine.chains(),
+                mine.ladders(),
+                mine.words().stream().filter(w -> !w.id().equals("uke")).toList(),
+                mine.drills(),
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
+        assertThat(LibraryUpdate.between(mine, newer, taken, Json::write))
+                .extracting(Difference::key, Difference::who)
+                .containsExactlyInAnyOrder(
+                        org.assertj.core.groups.Tuple.tuple("techniques/body-drop", Who.LIBRARY),
+                        org.assertj.core.groups.Tuple.tuple("techniques/rear-choke", Who.BOTH),
+                        org.assertj.core.groups.Tuple.tuple("techniques/sprawl", Who.CLUB),
+                        org.assertj.core.groups.Tuple.tuple("words/uke", Who.NEW));
+
+        Club after = LibraryUpdate.take(mine, newer, Set.of("techniques/body-drop", "words/uke"));
+        assertThat(after.map().techniques())
+                .extracting(t -> t.name())
+                .contains("Body drop, newer", "Rear choke, mine", "Sprawl, mine");
+        assertThat(after.words()).hasSameSizeAs(LIBRARY.words());
+        Club kept = mine;
+        assertThatThrownBy(() -> LibraryUpdate.take(kept, newer, Set.of("techniques/flying")))
+                .hasMessageContaining("techniques/flying");
+    }
+}

@@ -17,6 +17,9 @@ const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.Mat
 const PeoplePage = lazy(() => import('./people/PeoplePage').then((m) => ({ default: m.PeoplePage })));
 const StudentPage = lazy(() => import('./people/StudentPage').then((m) => ({ default: m.StudentPage })));
 const HousePage = lazy(() => import('./house/HousePage').then((m) => ({ default: m.HousePage })));
+const ClubRoom = lazy(() => import('./house/ClubRoom').then((m) => ({ default: m.ClubRoom })));
+const ExchangeRoom = lazy(() => import('./house/ExchangeRoom').then((m) => ({ default: m.ExchangeRoom })));
+const LibraryRoom = lazy(() => import('./house/LibraryRoom').then((m) => ({ default: m.LibraryRoom })));
 
 export function App() {
   const welcome = useWelcome();
@@ -45,7 +48,11 @@ export function App() {
             <Route path="/mat/:id" element={<MatPage />} />
             <Route path="/people" element={<PeoplePage />} />
             <Route path="/people/:id" element={<StudentPage />} />
-            <Route path="/house" element={<HousePage />} />
+            <Route path="/house" element={<HousePage />}>
+              <Route index element={<ClubRoom />} />
+              <Route path="exchange" element={<ExchangeRoom />} />
+              <Route path="library" element={<LibraryRoom />} />
+            </Route>
             <Route path="*" element={<Navigate to="/map" replace />} />
           </Routes>
         </Suspense>

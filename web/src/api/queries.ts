@@ -22,6 +22,7 @@ import type {
   Technique,
   TechniqueCard,
   Welcome,
+  Word,
 } from './types';
 
 /** Who is signed in, and what the sign-in page needs to know. */
@@ -37,6 +38,10 @@ export const useSession = () => {
   const welcome = useWelcome();
   return { data: welcome.data?.session };
 };
+
+/** The words of the mat; they hardly ever change. */
+export const useWords = () =>
+  useQuery<Word[], Problem>({ queryKey: ['words'], queryFn: () => read('/words'), staleTime: Infinity });
 
 /** The map with its parts by id. */
 export type MapIndex = {

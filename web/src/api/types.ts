@@ -42,4 +42,10 @@ export type Family = Technique['family'];
 export type Group = Technique['group'];
 export type Soil = 'BARE' | 'PLOUGHED' | 'GREEN' | 'WEED';
 
+export type Preview = S['Preview'];
+export type PreviewLine = S['Line'];
+export type Job = S['JobView'];
+export type Difference = S['Difference'];
+export type Word = S['Word'];
+
 export type Welcome = S['Welcome'];

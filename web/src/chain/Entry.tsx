@@ -1,6 +1,6 @@
 import { TextInput } from '@mantine/core';
 import { useId, useState } from 'react';
-import { fold } from '../frame/Find';
+import { fold } from '../frame/search';
 import classes from './ChainEditor.module.css';
 
 export type Suggestion = { kind: 'link' | 'reaction'; id: string; text: string; also: string };

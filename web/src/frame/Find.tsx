@@ -1,21 +1,12 @@
 import { TextInput } from '@mantine/core';
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useChains, useMap, useRoster } from '../api/queries';
+import { useChains, useMap, useRoster, useWords } from '../api/queries';
 import classes from './Find.module.css';
 import { shortcutsOn } from './keys';
+import { fold, type Hit, search } from './search';
 
-type Hit = { key: string; name: string; also: string; to: string; sort: string };
-
-/** Small letters, no accents, hyphens or blanks, so that "ouchi gari" finds "O-uchi-gari". */
-export const fold = (text: string) =>
-  text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]/gu, '');
-
-/** Finds anything: a position, a technique by any of its names, a chain, a student. */
+/** Finds anything: a position, a technique by any of its names, a chain, a student, a word. */
 export function Find() {
   const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
@@ -25,6 +16,7 @@ export function Find() {
   const map = useMap();
   const chains = useChains();
   const roster = useRoster();
+  const words = useWords();
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -43,7 +35,7 @@ export function Find() {
       name,
       also: [kind, ...aliases.slice(0, 2)].join(' · '),
       to,
-      sort: [name, ...aliases].map(fold).join('|'),
+      names: [name, ...aliases].map(fold),
     });
     return [
       ...(map.data ? [...map.data.position.values()] : []).map((p) =>
@@ -64,18 +56,22 @@ export function Find() {
       ...(roster.data ?? []).map(({ student }) =>
         hit('student', student.id, student.name, [student.calledBy], `/people/${student.id}`),
       ),
+      ...(words.data ?? []).map<Hit>((word) => ({
+        key: `word ${word.id}`,
+        name: word.term,
+        also: [word.parts.map((part) => `${part.text}: ${part.meaning}`).join(', '), word.meaning]
+          .filter(Boolean)
+          .join(' · '),
+        to: word.techniques[0] ? `/map?technique=${word.techniques[0]}` : null,
+        names: [fold(word.term)],
+      })),
     ];
-  }, [map.data, chains.data, roster.data]);
+  }, [map.data, chains.data, roster.data, words.data]);
 
-  const wanted = fold(text);
-  const hits = wanted
-    ? all
-        .filter((h) => h.sort.includes(wanted))
-        .sort((a, b) => Number(b.sort.startsWith(wanted)) - Number(a.sort.startsWith(wanted)))
-        .slice(0, 9)
-    : [];
+  const hits = useMemo(() => search(all, text), [all, text]);
   const go = (hit?: Hit) => {
     if (!hit) return;
+    if (hit.to === null) return;
     setText('');
     input.current?.blur();
     navigate(hit.to);

@@ -1,4 +1,4 @@
-import { Button, PasswordInput, TextInput } from '@mantine/core';
+import { Button, NativeSelect, PasswordInput, TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
 import { send } from '../api/client';
@@ -8,7 +8,7 @@ import classes from './SignIn.module.css';
 /** The first page: sign in; in a new club, make the head coach. */
 export function SignIn({ welcome }: { welcome: Welcome }) {
   const client = useQueryClient();
-  const [form, setForm] = useState({ name: '', password: '', code: '', club: '' });
+  const [form, setForm] = useState({ name: '', password: '', code: '', club: '', library: 'WHOLE' });
   const [error, setError] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const first = welcome.first;
@@ -53,6 +53,18 @@ export function SignIn({ welcome }: { welcome: Welcome }) {
           <>
             <TextInput label="Code from the console" value={form.code} onChange={set('code')} required />
             <TextInput label="Name of the club" value={form.club} onChange={set('club')} required />
+            <NativeSelect
+              label="Begin with"
+              description="Whatever you begin with is yours to change; more can be taken later."
+              value={form.library}
+              onChange={set('library')}
+              data={[
+                { value: 'WHOLE', label: 'The whole library' },
+                { value: 'JACKET', label: 'What is done with a jacket' },
+                { value: 'NO_JACKET', label: 'What is done without a jacket' },
+                { value: 'EMPTY', label: 'An empty map' },
+              ]}
+            />
           </>
         )}
         <TextInput

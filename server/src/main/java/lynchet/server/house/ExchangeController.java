@@ -60,7 +60,7 @@ class ExchangeController {
     /** Starts taking a sheet in. */
     @PostMapping("/csv/{kind}")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    Jobs.View take(
+    Jobs.JobView take(
             @PathVariable String kind,
             @RequestParam(required = false) String dates,
             @RequestParam(defaultValue = "false") boolean skipBad,
@@ -74,7 +74,7 @@ class ExchangeController {
     /** Starts taking an archive in, as {@code POST /api/archive} does at once. */
     @PostMapping("/imports")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    Jobs.View takeArchive(@RequestParam String mode, InputStream body) throws IOException {
+    Jobs.JobView takeArchive(@RequestParam String mode, InputStream body) throws IOException {
         ArchiveController.Mode how = ArchiveController.mode(mode);
         byte[] json = bytes(body);
         return jobs.start("Import the club", progress -> {
@@ -85,13 +85,13 @@ class ExchangeController {
     }
 
     @GetMapping("/imports/{id}")
-    Jobs.View progress(@PathVariable String id) {
+    Jobs.JobView progress(@PathVariable String id) {
         return jobs.find(id).orElseThrow(() -> Refusal.missing("import", id));
     }
 
     /** Cancels an import; what it had done so far is undone. */
     @DeleteMapping("/imports/{id}")
-    Jobs.View cancel(@PathVariable String id) {
+    Jobs.JobView cancel(@PathVariable String id) {
         return jobs.cancel(id).orElseThrow(() -> Refusal.missing("import", id));
     }
 

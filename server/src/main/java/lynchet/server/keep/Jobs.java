@@ -46,7 +46,7 @@ public class Jobs {
     }
 
     /** A job as its owner sees it; {@code result} when done, {@code problem} when failed. */
-    public record View(
+    public record JobView(
             String id,
             String what,
             State state,
@@ -57,38 +57,38 @@ public class Jobs {
             ProblemDetail problem) {}
 
     private static final class Job {
-        private volatile View view;
+        private volatile JobView view;
         private volatile boolean isUnwanted;
     }
 
     /** Puts work into the queue; it runs as whoever asks for it. */
-    public View start(String what, Function<Progress, Object> work) {
+    public JobView start(String what, Function<Progress, Object> work) {
         Job job = new Job();
         String id = UUID.randomUUID().toString();
-        job.view = new View(id, what, State.WAITING, "waiting", 0, 0, null, null);
+        job.view = new JobView(id, what, State.WAITING, "waiting", 0, 0, null, null);
         jobs.put(id, job);
         worker.execute(new DelegatingSecurityContextRunnable(() -> run(job, work)));
         return job.view;
     }
 
-    public Optional<View> find(String id) {
+    public Optional<JobView> find(String id) {
         return Optional.ofNullable(jobs.getIfPresent(id)).map(job -> job.view);
     }
 
     /** Says that a job is no longer wanted; it stops at its next step and leaves nothing. */
-    public Optional<View> cancel(String id) {
+    public Optional<JobView> cancel(String id) {
         Optional<Job> job = Optional.ofNullable(jobs.getIfPresent(id));
         job.ifPresent(found -> found.isUnwanted = true);
         return job.map(found -> found.view);
     }
 
     private void run(Job job, Function<Progress, Object> work) {
-        View at = job.view;
+        JobView at = job.view;
         Progress progress = (stage, done, total) -> {
             if (job.isUnwanted) {
                 throw new Progress.Cancelled();
             }
-            job.view = new View(at.id(), at.what(), State.RUNNING, stage, done, total, null, null);
+            job.view = new JobView(at.id(), at.what(), State.RUNNING, stage, done, total, null, null);
         };
         try {
             progress.at("beginning", 0, 0);
@@ -102,8 +102,8 @@ public class Jobs {
         }
     }
 
-    private static View end(View at, State state, Object result, ProblemDetail problem) {
-        return new View(
+    private static JobView end(JobView at, State state, Object result, ProblemDetail problem) {
+        return new JobView(
                 at.id(), at.what(), state, state.name().toLowerCase(java.util.Locale.ROOT), 1, 1, result, problem);
     }
 

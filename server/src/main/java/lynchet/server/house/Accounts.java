@@ -2,6 +2,7 @@ package lynchet.server.house;
 
 import java.security.SecureRandom;
 import java.util.HexFormat;
+import java.util.Map;
 import java.util.Optional;
 import lynchet.core.Say;
 import lynchet.server.keep.Refusal;
@@ -21,7 +22,7 @@ public class Accounts {
     private final AccountRepository accounts;
     private final Library library;
     private final PasswordEncoder encoder = PasswordEncoderFactories.createDelegatingPasswordEncoder();
-    private final String nobody = encoder.encode("nobody has this password");
+    private volatile String nobody;
     private final String firstCode;
 
     Accounts(AccountRepository accounts, Library library) {
@@ -40,8 +41,22 @@ public class Accounts {
     /** The role, if name and password fit; takes as long when the name is unknown. */
     Optional<Role> signIn(String name, String password) {
         Optional<Account> account = accounts.findById(name);
-        boolean fits = encoder.matches(password, account.map(Account::password).orElse(nobody));
+        boolean fits = encoder.matches(password, account.map(Account::password).orElseGet(this::nobody));
         return account.filter(found -> fits).map(Account::role);
+    }
+
+    /** What a password is compared with when the name is unknown, so that this takes as long. */
+    private String nobody() {
+        if (nobody == null) {
+            nobody = encoder.encode("nobody has this password");
+        }
+        return nobody;
+    }
+
+    /** Adds the demo accounts, which share one password. */
+    void addForDemo(Map<String, Role> roles, String password) {
+        String hash = encoder.encode(password);
+        roles.forEach((name, role) -> accounts.save(new Account(name, hash, role)));
     }
 
     @Transactional

@@ -1,36 +1,34 @@
 package lynchet.server.house;
 
-import java.time.Clock;
-import java.time.LocalDate;
+import java.util.Map;
 import lynchet.starter.demo.DemoClub;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.annotation.Lazy;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** What is said on the console once the server is up, and the demo club when it is asked for. */
 @Component
+@Lazy(false)
 class Beginning {
 
     private static final Logger LOG = LoggerFactory.getLogger(Beginning.class);
 
     private final Accounts accounts;
     private final Library library;
-    private final Clock clock;
     private final boolean demo;
 
-    Beginning(Accounts accounts, Library library, Clock clock, @Value("${lynchet.demo}") boolean demo) {
+    Beginning(Accounts accounts, Library library, DemoAhead ahead, @Value("${lynchet.demo}") boolean demo) {
         this.accounts = accounts;
         this.library = library;
-        this.clock = clock;
         this.demo = demo;
         if (demo && accounts.firstCode().isPresent()) {
-            library.beginDemo(DemoClub.on(LocalDate.now(clock)));
-            accounts.add("head", DemoClub.PASSWORD, Role.HEAD);
-            accounts.add("coach", DemoClub.PASSWORD, Role.COACH);
-            accounts.add("viewer", DemoClub.PASSWORD, Role.VIEWER);
+            library.beginDemo(ahead.club());
+            accounts.addForDemo(
+                    Map.of("head", Role.HEAD, "coach", Role.COACH, "viewer", Role.VIEWER), DemoClub.PASSWORD);
         }
     }
 

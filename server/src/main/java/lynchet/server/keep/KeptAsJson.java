@@ -34,23 +34,23 @@ public abstract class KeptAsJson<T> implements Persistable<String> {
     }
 
     /** Replaces the body. */
-    public final void keep(T value) {
+    public void keep(T value) {
         body = Json.write(value);
     }
 
     protected abstract Class<T> type();
 
-    public final T toCore() {
+    public T toCore() {
         return Json.read(body, type());
     }
 
     @Override
-    public final String getId() {
+    public String getId() {
         return id;
     }
 
     @Override
-    public final boolean isNew() {
+    public boolean isNew() {
         return isNew;
     }
 

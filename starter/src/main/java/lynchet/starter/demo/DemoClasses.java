@@ -3,7 +3,9 @@ package lynchet.starter.demo;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Jacket;
 import lynchet.core.map.Technique;
@@ -12,17 +14,34 @@ import lynchet.core.mat.Dose;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.term.Term;
 
-/** Eight weeks of classes up to today and one week ahead; today there is always a class. */
+/** Nine months of classes up to today and the rest of the term ahead; today there is always a class. */
 final class DemoClasses {
 
-    static final int WEEKS = 8;
+    /** Weeks of the running term that are still to come. */
+    static final int AHEAD = 5;
+
+    /** Weeks of the running term that are over. */
+    static final int OVER = 9;
 
     static final List<Track> TRACKS = List.of(
             new Track("juniors", "Juniors", Jacket.JACKET),
             new Track("fundamentals", "Fundamentals", Jacket.JACKET),
             new Track("throws", "Throws", Jacket.JACKET),
-            new Track("no-jacket", "No-jacket", Jacket.NO_JACKET));
+            new Track("no-jacket", "No-jacket", Jacket.NO_JACKET),
+            new Track("competition", "Competition squad", Jacket.EITHER));
+
+    private static final List<Slot> SLOTS = List.of(
+            new Slot("juniors", 0, LocalTime.of(17, 15), 60, "Small Mat", "assistant"),
+            new Slot("fundamentals", 0, LocalTime.of(18, 30), 90, "Long Mat", "head"),
+            new Slot("throws", 2, LocalTime.of(19, 0), 90, "Long Mat", "coach"),
+            new Slot("juniors", 3, LocalTime.of(17, 15), 60, "Long Mat", "sorrel"),
+            new Slot("no-jacket", 4, LocalTime.of(10, 0), 75, "Long Mat", "wren"),
+            new Slot("competition", 5, LocalTime.of(18, 0), 90, "Long Mat", "head"));
+
+    /** A weekly time, so many days after the weekday of today. */
+    private record Slot(String track, int after, LocalTime start, int minutes, String area, String coach) {}
 
     /** Two techniques a week for each track; week 0 is this week. */
     private static final String[][] FUNDAMENTALS = {
@@ -67,33 +86,76 @@ final class DemoClasses {
         {"break-grip", "side-to-scarf"}
     };
 
+    private static final String[][] COMPETITION = {
+        {"hip-sweep", "sprawl"}, {"single-leg", "single-leg-turn-down"}, {"seatbelt-and-hooks", "rear-choke"},
+        {"knee-slide-pass", "side-hold"}, {"minor-inner-reap", "body-drop"}, {"win-strong-grip", "shoulder-throw"}
+    };
+
+    private static final Map<String, String[][]> PLANS = Map.of(
+            "fundamentals",
+            FUNDAMENTALS,
+            "throws",
+            THROWS,
+            "no-jacket",
+            NO_JACKET,
+            "juniors",
+            JUNIORS,
+            "competition",
+            COMPETITION);
+
     private DemoClasses() {}
 
+    /** Every class by date, the club closed for two weeks around the turn of the year. */
     static List<TrainingClass> of(LocalDate today, GrapplingMap map) {
         List<TrainingClass> classes = new ArrayList<>();
-        for (int week = WEEKS; week >= 0; week--) {
-            LocalDate day = today.minusWeeks(week);
-            classes.add(make(map, "juniors", day, LocalTime.of(17, 15), 60, "Small Mat", "assistant", JUNIORS[week]));
-            classes.add(
-                    make(map, "fundamentals", day, LocalTime.of(18, 30), 90, "Long Mat", "head", FUNDAMENTALS[week]));
-            classes.add(
-                    make(map, "throws", day.plusDays(2), LocalTime.of(19, 0), 90, "Long Mat", "coach", THROWS[week]));
-            classes.add(make(
-                    map, "no-jacket", day.plusDays(4), LocalTime.of(10, 0), 75, "Long Mat", "coach", NO_JACKET[week]));
+        for (int week = DemoPeople.WEEKS; week >= -AHEAD; week--) {
+            for (Slot slot : SLOTS) {
+                LocalDate day = today.minusWeeks(week).plusDays(slot.after());
+                if (!isClosed(day) || day.equals(today)) {
+                    classes.add(make(map, slot, day, week));
+                }
+            }
         }
+        classes.sort(Comparator.comparing(TrainingClass::date).thenComparing(TrainingClass::start));
         return classes;
     }
 
-    private static TrainingClass make(
-            GrapplingMap map,
-            String track,
-            LocalDate day,
-            LocalTime start,
-            int minutes,
-            String area,
-            String coach,
-            String[] techniques) {
-        boolean brief = minutes == 60;
+    private static boolean isClosed(LocalDate day) {
+        return day.getMonthValue() == 12 && day.getDayOfMonth() > 23
+                || day.getMonthValue() == 1 && day.getDayOfMonth() < 4;
+    }
+
+    /** The running term with the slots that these classes follow. */
+    static Term term(LocalDate today, LocalDate grading) {
+        List<LocalDate> closures = new ArrayList<>();
+        for (LocalDate day = today; !day.isAfter(today.plusWeeks(AHEAD)); day = day.plusDays(1)) {
+            if (isClosed(day)) {
+                closures.add(day);
+            }
+        }
+        return new Term(
+                "running-term",
+                "The running term",
+                today.minusWeeks(OVER),
+                today.plusWeeks(AHEAD).plusDays(6),
+                SLOTS.stream()
+                        .map(slot -> new Term.Slot(
+                                slot.track(),
+                                today.plusDays(slot.after()).getDayOfWeek(),
+                                slot.start(),
+                                slot.minutes(),
+                                slot.coach(),
+                                slot.area()))
+                        .toList(),
+                closures,
+                List.of(grading));
+    }
+
+    private static TrainingClass make(GrapplingMap map, Slot slot, LocalDate day, int week) {
+        boolean brief = slot.minutes() == 60;
+        String[][] plan = PLANS.get(slot.track());
+        int theme = Math.floorMod(week + (slot.after() == 3 ? 4 : 0), plan.length);
+        String[] techniques = plan[theme];
         List<Block> blocks = new ArrayList<>();
         blocks.add(new Block(
                 "warm-up",
@@ -130,8 +192,17 @@ final class DemoClasses {
                 null,
                 null,
                 null));
-        String theme = name(map, techniques[0]) + " · " + name(map, techniques[1]);
-        return new TrainingClass(track + "-" + day, day, start, minutes, track, coach, area, theme, blocks, false);
+        return new TrainingClass(
+                slot.track() + "-" + day,
+                day,
+                slot.start(),
+                slot.minutes(),
+                slot.track(),
+                slot.coach(),
+                slot.area(),
+                name(map, techniques[0]) + " · " + name(map, techniques[1]),
+                blocks,
+                false);
     }
 
     private static Block drill(GrapplingMap map, String id, String technique, int minutes) {

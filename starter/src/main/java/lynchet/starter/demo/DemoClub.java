@@ -1,10 +1,14 @@
 package lynchet.starter.demo;
 
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -28,7 +32,8 @@ import lynchet.core.rank.SyllabusGroup;
 import lynchet.starter.StarterLibrary;
 
 /**
- * Saltmarsh Lane Grappling, made up: the starter library with two holes in its syllabus, sixteen people, eight weeks.
+ * Saltmarsh Lane Grappling, made up: the starter library with two holes in its syllabus, forty-six people, nine months
+ * of classes, marks that look like life, sixty rounds, a grading behind and one ahead.
  *
  * <p>The same day and seed give the same club to the last byte.
  */
@@ -48,6 +53,7 @@ public final class DemoClub {
     private final List<Attendance> attendance = new ArrayList<>();
     private final List<PracticeEntry> practice = new ArrayList<>();
     private final List<Mark> marks = new ArrayList<>();
+    private final Map<String, Set<String>> attended = new HashMap<>();
 
     private DemoClub(LocalDate today, long seed) {
         this.today = today;
@@ -65,14 +71,17 @@ public final class DemoClub {
     private Club make() {
         List<DemoPeople.Person> people = DemoPeople.of(today);
         List<TrainingClass> classes = DemoClasses.of(today, map);
-        for (TrainingClass past : classes) {
-            if (past.date().isBefore(today)) {
-                attend(past, people);
-                logDrills(past, people);
-            }
+        List<TrainingClass> past =
+                classes.stream().filter(c -> c.date().isBefore(today)).toList();
+        for (TrainingClass c : past) {
+            attend(c, people);
+            logDrills(c, people);
         }
-        people.forEach(person -> pass(person, classes));
-        List<Student> students = people.stream().map(DemoPeople.Person::student).toList();
+        people.forEach(person -> pass(person, past));
+        classWideFault(past);
+        Ladder adult =
+                ladders.stream().filter(l -> l.id().equals("adult")).findFirst().orElseThrow();
+        Instant tournament = today.minusWeeks(5).atTime(11, 0).toInstant(ZoneOffset.UTC);
         return new Club(
                 NAME,
                 library.map(),
@@ -81,14 +90,14 @@ public final class DemoClub {
                 library.words(),
                 library.drills(),
                 DemoClasses.TRACKS,
-                List.of(),
-                students,
+                List.of(DemoClasses.term(today, DemoGradings.next(today))),
+                people.stream().map(DemoPeople.Person::student).toList(),
                 classes,
                 attendance,
                 practice,
                 marks,
-                List.of(),
-                List.of());
+                DemoGradings.of(today, people, adult),
+                new DemoRounds(map, ladders, random).of(people, past, attended, tournament));
     }
 
     private static Ladder forget(Ladder ladder) {
@@ -112,8 +121,9 @@ public final class DemoClub {
             boolean there = student.tracks().contains(past.track())
                     && !past.date().isBefore(student.joined())
                     && past.date().isBefore(today.minusWeeks(person.gone()))
-                    && random.nextDouble() < person.comes();
+                    && random.nextDouble() < chance(person, past.date());
             if (there) {
+                attended.computeIfAbsent(past.id(), id -> new HashSet<>()).add(student.id());
                 attendance.add(new Attendance(
                         "a-" + past.id() + "-" + student.id(),
                         student.id(),
@@ -125,13 +135,28 @@ public final class DemoClub {
         }
     }
 
+    /** Fewer in August; one never on a Tuesday; one away for eleven weeks after an injury. */
+    private double chance(DemoPeople.Person person, LocalDate day) {
+        if (person.is("no-tuesdays") && day.getDayOfWeek() == DayOfWeek.TUESDAY) {
+            return 0;
+        }
+        boolean injured = day.isAfter(today.minusWeeks(14)) && day.isBefore(today.minusWeeks(3));
+        if (person.is("back-from-injury") && injured) {
+            return 0;
+        }
+        return day.getMonthValue() == 8 ? 0.45 * person.comes() : person.comes();
+    }
+
+    private boolean wasThere(String student, TrainingClass c) {
+        return attended.getOrDefault(c.id(), Set.of()).contains(student);
+    }
+
     /** Everyone there is logged with one entry a block; whoever drilled one side only has an entry of their own. */
     private void logDrills(TrainingClass past, List<DemoPeople.Person> people) {
         List<String> oneSided = people.stream()
-                .filter(DemoPeople.Person::oneSided)
+                .filter(person -> person.is("one-sided"))
                 .map(person -> person.student().id())
-                .filter(id -> attendance.stream()
-                        .anyMatch(a -> a.student().equals(id) && a.classId().equals(past.id())))
+                .filter(id -> wasThere(id, past))
                 .toList();
         for (Block block : past.blocks()) {
             if (block.drills()) {
@@ -142,6 +167,31 @@ public final class DemoClub {
                 }
             }
         }
+    }
+
+    /** The evening on which half of the beginners turned before they lifted. */
+    private void classWideFault(List<TrainingClass> past) {
+        past.stream()
+                .filter(c -> c.track().equals("fundamentals") && !c.date().isAfter(today.minusWeeks(5)))
+                .filter(c -> c.blocks().stream().anyMatch(b -> "hip-bump-sweep".equals(b.technique())))
+                .reduce((first, second) -> second)
+                .ifPresent(c -> attended.getOrDefault(c.id(), Set.of()).stream()
+                        .sorted()
+                        .limit(9)
+                        .forEach(student -> marks.add(new Mark(
+                                "m-fault-" + student,
+                                student,
+                                "hip-bump-sweep",
+                                null,
+                                Side.BOTH,
+                                "hand",
+                                Standard.SHOWN,
+                                false,
+                                List.of("fault-1"),
+                                c.id(),
+                                at(c, 40),
+                                c.coach(),
+                                null))));
     }
 
     private PracticeEntry entry(
@@ -201,9 +251,7 @@ public final class DemoClub {
     private TrainingClass lastClassWith(DemoPeople.Person person, Item item, List<TrainingClass> classes) {
         return classes.stream()
                 .filter(c -> c.blocks().stream().anyMatch(b -> item.subject().equals(b.technique())))
-                .filter(c -> attendance.stream()
-                        .anyMatch(a -> a.classId().equals(c.id())
-                                && a.student().equals(person.student().id())))
+                .filter(c -> wasThere(person.student().id(), c))
                 .reduce((first, second) -> second)
                 .orElse(null);
     }
@@ -217,8 +265,9 @@ public final class DemoClub {
                         .map(Fault::id)
                         .limit(1 + random.nextInt(2))
                         .toList();
-        Side side =
-                person.oneSided() && technique != null && technique.sided() && where != null ? Side.RIGHT : Side.BOTH;
+        Side side = person.is("one-sided") && technique != null && technique.sided() && where != null
+                ? Side.RIGHT
+                : Side.BOTH;
         Instant at = where == null
                 ? person.student().ranks().get(0).since().atStartOfDay().toInstant(ZoneOffset.UTC)
                 : at(where, 75);
@@ -240,7 +289,7 @@ public final class DemoClub {
                 null));
     }
 
-    private static Instant at(TrainingClass c, int minutesIn) {
+    static Instant at(TrainingClass c, int minutesIn) {
         return c.date().atTime(c.start()).plusMinutes(minutesIn).toInstant(ZoneOffset.UTC);
     }
 }

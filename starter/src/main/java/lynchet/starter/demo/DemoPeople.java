@@ -3,6 +3,11 @@ package lynchet.starter.demo;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Hold;
@@ -10,8 +15,66 @@ import lynchet.core.people.Lead;
 import lynchet.core.people.Restriction;
 import lynchet.core.people.Student;
 
-/** The sixteen made-up people of the demo club. */
+/** The forty-six made-up people of the demo club. */
 final class DemoPeople {
+
+    /** Weeks since which the club keeps records here; what came before is credited. */
+    static final int WEEKS = 39;
+
+    /**
+     * name | called by | age | kg | cm | lead | rank | stripes | weeks in rank | comes | passed | traits.
+     *
+     * <p>comes: chance of coming to a class of one's own; passed: share of the rank's syllabus. Order decides the card
+     * numbers.
+     */
+    private static final String TABLE = """
+            Orla Fenwick          |      | 34 | 64 | 168 | RIGHT | white               | 2 | 40 | 0.85 | 0.70 |
+            Tobias Marrow         | Tobi | 27 | 82 | 181 | RIGHT | white               | 3 | 44 | 0.90 | 1.00 | one-sided
+            Ines Calloway         |      | 41 | 58 | 162 | LEFT  | white               | 1 | 22 | 0.60 | 0.40 | starts-left
+            Bram Oakhurst         |      | 22 | 95 | 188 | RIGHT | white               | 0 |  7 | 0.75 | 0.15 |
+            Nadia Thorne          |      | 30 | 61 | 170 | RIGHT | yellow              | 2 | 44 | 0.80 | 0.75 |
+            Ellis Quayle          |      | 38 | 77 | 176 | LEFT  | yellow              | 3 | 50 | 0.70 | 0.95 | lapsed
+            Rowan Pettifer        |      | 19 | 71 | 174 | RIGHT | yellow              | 3 | 60 | 0.90 | 1.00 | held-hard
+            Maud Sallow           |      | 52 | 66 | 165 | RIGHT | orange              | 1 | 30 | 0.65 | 0.50 | one-sided
+            Kit Harrowgate        |      | 25 | 88 | 183 | RIGHT | orange              | 2 | 48 | 0.50 | 0.60 | no-throws
+            Vera Lindqvist-Poole  | Vera | 45 | 70 | 172 | BOTH  | green               | 1 | 70 | 0.70 | 0.45 |
+            Jonah Wick            |      | 31 | 79 | 178 | RIGHT | white               | 1 | 35 | 0.70 | 0.30 | gone-9
+            Pia Thorne            |      |  9 | 30 | 134 | RIGHT | junior-white        | 2 | 20 | 0.85 | 0.80 |
+            Milo Thorne           |      | 12 | 41 | 151 | RIGHT | junior-white-yellow | 1 | 24 | 0.85 | 0.50 |
+            Tess Ashgrove         |      | 11 | 37 | 146 | RIGHT | junior-white-yellow | 3 | 36 | 0.90 | 1.00 |
+            Odd Farrier           |      | 13 | 52 | 160 | RIGHT | junior-yellow       | 0 | 14 | 0.60 | 0.30 | one-side-only
+            Lark Bellweather      |      |  8 | 27 | 128 | RIGHT | junior-white        | 0 |  5 | 0.70 | 0.10 |
+            Amara Quist           |      | 29 | 68 | 171 | RIGHT | white               | 1 | 17 | 0.70 | 0.35 |
+            Devrim Hallow         |      | 36 | 84 | 179 | RIGHT | white               | 2 | 31 | 0.55 | 0.50 |
+            Sunniva Beck          |      | 24 | 59 | 166 | LEFT  | white               | 0 | 11 | 0.80 | 0.25 |
+            Tariq Lanmore         |      | 18 | 73 | 177 | RIGHT | white               | 0 |  3 | 0.65 | 0.05 |
+            Mei Larkspur          |      | 33 | 55 | 160 | RIGHT | yellow              | 0 | 17 | 0.75 | 0.30 |
+            Pavel Drumm           |      | 47 | 99 | 186 | RIGHT | yellow              | 1 | 38 | 0.50 | 0.45 |
+            Ngozi Hartfell        |      | 28 | 72 | 175 | RIGHT | yellow              | 0 | 17 | 0.85 | 0.40 |
+            Ruben Saltry          |      | 40 | 90 | 182 | RIGHT | yellow              | 3 | 57 | 0.80 | 0.90 | no-tuesdays
+            Ilse Wrenfield        |      | 55 | 63 | 163 | RIGHT | yellow              | 1 | 42 | 0.45 | 0.40 | gone-13
+            Kofi Marsden          |      | 23 | 81 | 180 | LEFT  | orange              | 0 | 17 | 0.80 | 0.25 |
+            Yara Pinder           |      | 26 | 62 | 169 | RIGHT | orange              | 3 | 61 | 0.85 | 0.95 |
+            Anders Thistle        |      | 35 | 86 | 185 | RIGHT | orange              | 1 | 33 | 0.60 | 0.55 |
+            Leila Moorcroft       |      | 31 | 57 | 164 | RIGHT | orange              | 2 | 52 | 0.70 | 0.70 | back-from-injury
+            Hamish Oake           |      | 49 | 93 | 184 | RIGHT | green               | 2 | 64 | 0.60 | 0.70 |
+            Priya Fenlow          |      | 27 | 60 | 167 | RIGHT | green               | 0 | 17 | 0.90 | 0.30 |
+            Sorin Vale            |      | 32 | 78 | 178 | RIGHT | green               | 3 | 90 | 0.85 | 1.00 | held-word
+            Wanda Crake           |      | 38 | 65 | 170 | RIGHT | blue                | 1 | 66 | 0.70 | 0.50 |
+            Ebbe Rushworth        |      | 30 | 83 | 182 | LEFT  | blue                | 2 | 92 | 0.75 | 0.65 |
+            Noor Tidewell         |      | 42 | 69 | 173 | RIGHT | brown               | 1 | 88 | 0.70 | 0.60 |
+            Gus Merriday          |      | 58 | 88 | 180 | RIGHT | black               | 0 | 120 | 0.60 | 0.40 |
+            Zofia Brill           |      |  7 | 24 | 123 | RIGHT | junior-white        | 1 | 13 | 0.80 | 0.40 |
+            Idris Penhale         |      | 10 | 34 | 140 | RIGHT | junior-white        | 3 | 34 | 0.75 | 0.95 |
+            Nell Corrow           |      |  9 | 29 | 132 | LEFT  | junior-white        | 1 | 17 | 0.70 | 0.45 |
+            Bo Lindale            |      | 11 | 40 | 148 | RIGHT | junior-yellow       | 2 | 30 | 0.85 | 0.75 |
+            Ada Quickly           |      | 12 | 43 | 154 | RIGHT | junior-yellow       | 3 | 41 | 0.90 | 0.90 |
+            Jun Harbour           |      | 13 | 47 | 159 | RIGHT | junior-yellow-orange | 1 | 22 | 0.80 | 0.50 |
+            Fenn Osprey           |      | 14 | 55 | 167 | RIGHT | junior-orange       | 1 | 28 | 0.75 | 0.50 |
+            Mirela Stoat          |      | 14 | 51 | 163 | RIGHT | junior-orange       | 2 | 33 | 0.85 | 0.65 |
+            Caspar Wainlow        |      | 15 | 60 | 170 | RIGHT | junior-orange-green | 2 | 35 | 0.70 | 0.60 | hands-over
+            Roo Tanager           |      |  6 | 21 | 117 | RIGHT | junior-white        | 0 |  2 | 0.65 | 0.00 |
+            """;
 
     private DemoPeople() {}
 
@@ -20,200 +83,129 @@ final class DemoPeople {
      *
      * @param comes chance of coming to a class of one's own, 0 to 1
      * @param passed share of the present rank's syllabus that is passed, 0 to 1
-     * @param oneSided whether drills were done on the right side only
-     * @param gone weeks since the last class, 0: still coming
      */
-    record Person(Student student, double comes, double passed, boolean oneSided, int gone) {}
+    record Person(Student student, double comes, double passed, Set<String> traits) {
+
+        boolean is(String trait) {
+            return traits.contains(trait);
+        }
+
+        /** Weeks since the last class; 0: still coming. */
+        int gone() {
+            return traits.stream()
+                    .filter(trait -> trait.startsWith("gone-"))
+                    .map(trait -> Integer.parseInt(trait.substring("gone-".length())))
+                    .findFirst()
+                    .orElse(0);
+        }
+
+        HeldRank held() {
+            return student.ranks().get(0);
+        }
+
+        boolean isJunior() {
+            return held().ladder().equals("junior");
+        }
+    }
 
     static List<Person> of(LocalDate today) {
-        return List.of(
-                adult(today, 1, "Orla Fenwick", null, 34, 64, 168, Lead.RIGHT, "white", 2, 40, 78, 0.85, 0.7),
-                adult(today, 2, "Tobias Marrow", "Tobi", 27, 82, 181, Lead.RIGHT, "white", 3, 44, 90, 0.9, 1.0),
-                adult(today, 3, "Ines Calloway", null, 41, 58, 162, Lead.LEFT, "white", 1, 22, 30, 0.6, 0.4),
-                adult(today, 4, "Bram Oakhurst", null, 22, 95, 188, Lead.RIGHT, "white", 0, 7, 0, 0.75, 0.15),
-                adult(today, 5, "Nadia Thorne", null, 30, 61, 170, Lead.RIGHT, "yellow", 2, 44, 66, 0.8, 0.75),
-                adult(today, 6, "Ellis Quayle", null, 38, 77, 176, Lead.LEFT, "yellow", 3, 50, 88, 0.7, 0.95),
-                held(
-                        adult(today, 7, "Rowan Pettifer", null, 19, 71, 174, Lead.RIGHT, "yellow", 3, 60, 92, 0.9, 1.0),
-                        new Hold(
-                                today.minusWeeks(5),
-                                today.plusWeeks(7),
-                                "Lets partners land hard; show calm finishes for two months.",
-                                "head",
-                                null)),
-                adult(today, 8, "Maud Sallow", null, 52, 66, 165, Lead.RIGHT, "orange", 1, 30, 40, 0.65, 0.5),
-                limited(
-                        adult(today, 9, "Kit Harrowgate", null, 25, 88, 183, Lead.RIGHT, "orange", 2, 48, 70, 0.5, 0.6),
-                        new Restriction(
-                                Restriction.Kind.NO_THROWS_TAKEN,
-                                today.minusWeeks(3),
-                                today.plusWeeks(2),
-                                "left shoulder")),
-                adult(today, 10, "Vera Lindqvist-Poole", "Vera", 45, 70, 172, Lead.BOTH, "green", 1, 70, 52, 0.7, 0.45),
-                absent(adult(today, 11, "Jonah Wick", null, 31, 79, 178, Lead.RIGHT, "white", 1, 35, 34, 0.7, 0.3), 6),
-                junior(today, 12, "Pia Thorne", 9, 30, 134, "junior-white", 2, 20, 24, 0.85, 0.8),
-                junior(today, 13, "Milo Thorne", 12, 41, 151, "junior-white-yellow", 1, 24, 16, 0.85, 0.5),
-                junior(today, 14, "Tess Ashgrove", 11, 37, 146, "junior-white-yellow", 3, 36, 44, 0.9, 1.0),
-                limited(
-                        junior(today, 15, "Odd Farrier", 13, 52, 160, "junior-yellow", 0, 14, 4, 0.6, 0.3),
-                        new Restriction(
-                                Restriction.Kind.ONE_SIDE_ONLY, today.minusDays(9), today.plusDays(12), "right wrist")),
-                junior(today, 16, "Lark Bellweather", 8, 27, 128, "junior-white", 0, 5, 0, 0.7, 0.1));
+        List<String> lines = TABLE.lines().toList();
+        return Stream.iterate(0, i -> i + 1)
+                .limit(lines.size())
+                .map(i -> person(today, i + 1, lines.get(i).split("\\|", -1)))
+                .toList();
     }
 
-    private static Person adult(
-            LocalDate today,
-            int n,
-            String name,
-            String calledBy,
-            int age,
-            double kg,
-            int cm,
-            Lead lead,
-            String rank,
-            int stripes,
-            int weeksInRank,
-            int credit,
-            double comes,
-            double passed) {
-        return person(
-                today,
-                n,
-                name,
-                calledBy,
-                age,
-                kg,
-                cm,
-                lead,
-                "adult",
-                rank,
-                stripes,
-                weeksInRank,
-                credit,
-                comes,
-                passed,
-                List.of("fundamentals", "throws", "no-jacket"));
-    }
-
-    private static Person junior(
-            LocalDate today,
-            int n,
-            String name,
-            int age,
-            double kg,
-            int cm,
-            String rank,
-            int stripes,
-            int weeksInRank,
-            int credit,
-            double comes,
-            double passed) {
-        return person(
-                today,
-                n,
-                name,
+    private static Person person(LocalDate today, int n, String[] cells) {
+        String[] c = Stream.of(cells).map(String::strip).toArray(String[]::new);
+        String rank = c[6];
+        boolean junior = rank.startsWith("junior");
+        int weeks = Integer.parseInt(c[8]);
+        double comes = Double.parseDouble(c[9]);
+        Set<String> traits =
+                Stream.of(c[11].split(" ")).filter(t -> !t.isEmpty()).collect(Collectors.toSet());
+        LocalDate since = today.minusWeeks(weeks);
+        int credited = (int) Math.round(Math.max(0, weeks - WEEKS) * comes * (junior ? 1.6 : 2));
+        Student student = new Student(
+                c[0].toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", "-"),
+                c[0],
+                c[1].isEmpty() ? null : c[1],
+                String.valueOf(4000 + 7 * n),
+                today.minusYears(Integer.parseInt(c[2])).minusDays(31L * (n % 11) + 3),
+                joined(since, rank, n),
                 null,
-                age,
-                kg,
-                cm,
-                Lead.RIGHT,
-                "junior",
-                rank,
-                stripes,
-                weeksInRank,
-                credit,
-                comes,
-                passed,
-                List.of("juniors"));
+                Double.valueOf(c[3]),
+                today.minusWeeks(n % 20),
+                Integer.valueOf(c[4]),
+                Lead.valueOf(c[5]),
+                List.of(new HeldRank(junior ? "junior" : "adult", rank, Integer.parseInt(c[7]), since)),
+                tracks(junior, rank, n),
+                credited,
+                traits.contains("lapsed") ? today.minusDays(8) : today.plusDays(40 + 9L * n),
+                contacts(c[0], junior, n),
+                holds(today, traits).map(List::of).orElse(List.of()),
+                restrictions(today, traits).map(List::of).orElse(List.of()),
+                List.of(),
+                traits.contains("starts-left") ? "Prefers to start standing drills on the left." : "");
+        return new Person(student, comes, Double.parseDouble(c[10]), traits);
     }
 
-    private static Person person(
-            LocalDate today,
-            int n,
-            String name,
-            String calledBy,
-            int age,
-            double kg,
-            int cm,
-            Lead lead,
-            String ladder,
-            String rank,
-            int stripes,
-            int weeksInRank,
-            int credit,
-            double comes,
-            double passed,
-            List<String> tracks) {
-        String id = name.toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", "-");
-        LocalDate since = today.minusWeeks(weeksInRank);
+    /** Whoever wears the first belt joined a week before it was given; others had years before. */
+    private static LocalDate joined(LocalDate since, String rank, int n) {
+        boolean first = rank.equals("white") || rank.equals("junior-white");
+        return first ? since.minusWeeks(1) : since.minusWeeks(40 + 3L * n);
+    }
+
+    private static List<String> tracks(boolean junior, String rank, int n) {
+        if (junior) {
+            return rank.contains("orange") ? List.of("juniors", "competition") : List.of("juniors");
+        }
+        boolean squad = n % 4 == 3 && !rank.equals("white");
+        return squad
+                ? List.of("fundamentals", "throws", "no-jacket", "competition")
+                : List.of("fundamentals", "throws", "no-jacket");
+    }
+
+    private static Contacts contacts(String name, boolean junior, int n) {
         String surname = name.substring(name.lastIndexOf(' ') + 1);
-        Contacts contacts = ladder.equals("junior")
+        return junior
                 ? new Contacts(
                         "Parent " + surname, "0555 01" + (10 + n), "Grandparent " + surname, "0555 02" + (10 + n))
                 : new Contacts(null, null, "Household " + surname, "0555 03" + (10 + n));
-        Student student = new Student(
-                id,
-                name,
-                calledBy,
-                String.valueOf(4000 + 7 * n),
-                today.minusYears(age).minusDays(31L * n),
-                since.minusWeeks(1),
-                null,
-                kg,
-                today.minusWeeks(n),
-                cm,
-                lead,
-                List.of(new HeldRank(ladder, rank, stripes, since)),
-                tracks,
-                credit,
-                today.plusDays(n == 6 ? -8 : 40 + 9L * n),
-                contacts,
-                List.of(),
-                List.of(),
-                List.of(),
-                n == 3 ? "Prefers to start standing drills on the left." : "");
-        return new Person(student, comes, passed, n == 2 || n == 8, 0);
     }
 
-    private static Person held(Person person, Hold hold) {
-        return new Person(
-                with(person.student(), List.of(hold), List.of()),
-                person.comes(),
-                person.passed(),
-                person.oneSided(),
-                0);
+    private static Optional<Hold> holds(LocalDate today, Set<String> traits) {
+        Map<String, Hold> holds = Map.of(
+                "held-hard",
+                new Hold(
+                        today.minusWeeks(5),
+                        today.plusWeeks(7),
+                        "Lets partners land hard; show calm finishes for two months.",
+                        "head",
+                        null),
+                "held-word",
+                new Hold(
+                        today.minusWeeks(12),
+                        today.plusWeeks(4),
+                        "Promised to lead the beginners' hour before the next belt; has not begun.",
+                        "head",
+                        null));
+        return holds.keySet().stream().filter(traits::contains).map(holds::get).findFirst();
     }
 
-    private static Person limited(Person person, Restriction restriction) {
-        Student student = with(person.student(), List.of(), List.of(restriction));
-        return new Person(student, person.comes(), person.passed(), person.oneSided(), 0);
-    }
-
-    private static Person absent(Person person, int weeks) {
-        return new Person(person.student(), person.comes(), person.passed(), person.oneSided(), weeks);
-    }
-
-    private static Student with(Student s, List<Hold> holds, List<Restriction> restrictions) {
-        return new Student(
-                s.id(),
-                s.name(),
-                s.calledBy(),
-                s.card(),
-                s.born(),
-                s.joined(),
-                s.left(),
-                s.weightKg(),
-                s.weighed(),
-                s.heightCm(),
-                s.lead(),
-                s.ranks(),
-                s.tracks(),
-                s.priorClasses(),
-                s.memberUntil(),
-                s.contacts(),
-                holds,
-                restrictions,
-                s.keepApart(),
-                s.notes());
+    private static Optional<Restriction> restrictions(LocalDate today, Set<String> traits) {
+        Map<String, Restriction> restrictions = Map.of(
+                "no-throws",
+                new Restriction(
+                        Restriction.Kind.NO_THROWS_TAKEN, today.minusWeeks(3), today.plusWeeks(2), "left shoulder"),
+                "one-side-only",
+                new Restriction(Restriction.Kind.ONE_SIDE_ONLY, today.minusDays(9), today.plusDays(12), "right wrist"),
+                "back-from-injury",
+                new Restriction(
+                        Restriction.Kind.NO_LIVE, today.minusWeeks(14), today.plusWeeks(3), "back after a knee"));
+        return restrictions.keySet().stream()
+                .filter(traits::contains)
+                .map(restrictions::get)
+                .findFirst();
     }
 }

@@ -3,12 +3,15 @@ package lynchet.starter.demo;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.ByteArrayInputStream;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import lynchet.core.Club;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.ClubPace;
 import lynchet.core.people.Readiness;
 import lynchet.core.people.StudentRecord;
@@ -29,6 +32,36 @@ class DemoClubTest {
                 .isEqualTo(once);
     }
 
+    /** What somebody would find who looked for it. */
+    @Test
+    void looksLikeLife() {
+        Club club = DemoClub.on(TODAY);
+        Map<String, TrainingClass> classes =
+                club.classes().stream().collect(Collectors.toMap(TrainingClass::id, c -> c));
+        Map<Integer, Long> byMonth = club.attendance().stream()
+                .collect(Collectors.groupingBy(
+                        a -> classes.get(a.classId()).date().getMonthValue(), Collectors.counting()));
+        assertThat(byMonth.get(8)).isLessThan(byMonth.get(7) * 6 / 10).isLessThan(byMonth.get(9) * 6 / 10);
+        assertThat(club.attendance())
+                .filteredOn(a -> a.student().equals("ruben-saltry"))
+                .isNotEmpty()
+                .noneMatch(a -> classes.get(a.classId()).date().getDayOfWeek() == DayOfWeek.TUESDAY);
+        assertThat(club.rounds())
+                .filteredOn(
+                        r -> "front-choke-from-front-choke-on".equals(r.ended().link()))
+                .hasSizeGreaterThanOrEqualTo(7);
+        assertThat(club.marks())
+                .filteredOn(
+                        m -> m.subject().equals("hip-bump-sweep") && m.faults().contains("fault-1"))
+                .hasSizeGreaterThanOrEqualTo(7);
+        assertThat(club.people())
+                .filteredOn(s -> s.restrictions().stream().anyMatch(r -> r.holdsOn(TODAY)))
+                .hasSize(3);
+        assertThat(club.people())
+                .filteredOn(s -> s.holds().stream().anyMatch(h -> h.standsOn(TODAY)))
+                .hasSize(2);
+    }
+
     @ParameterizedTest
     @ValueSource(strings = {"2026-11-24", "2028-02-29", "2027-01-01"})
     void hasSomebodyAtEveryVerdictAndAClassToday(String day) {
@@ -42,7 +75,11 @@ class DemoClubTest {
                 .flatMap(r -> club.ladders().stream().flatMap(l -> Readiness.of(r, l, map, pace, today).stream()))
                 .map(Readiness::verdict)
                 .collect(Collectors.toSet());
-        assertThat(club.people()).hasSize(16);
+        assertThat(club.people()).hasSize(46);
+        assertThat(club.rounds()).hasSize(60);
+        assertThat(club.gradings()).hasSize(2).allMatch(g -> g.candidates().size() >= 3);
+        assertThat(club.terms()).singleElement().satisfies(term -> assertThat(today)
+                .isBetween(term.from(), term.until()));
         assertThat(verdicts).contains(Readiness.Verdict.HELD, Readiness.Verdict.NOT_YET, Readiness.Verdict.ELIGIBLE);
         assertThat(club.classes())
                 .anyMatch(c -> c.date().equals(today) && c.track().equals("fundamentals"));

@@ -10,7 +10,7 @@ import org.springframework.context.annotation.Lazy;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** What is said on the console once the server is up, and the demo club when it is asked for. */
+/** What is done and said once the server is up: the demo club when it is asked for, then the door is opened. */
 @Component
 @Lazy(false)
 class Beginning {
@@ -19,21 +19,31 @@ class Beginning {
 
     private final Accounts accounts;
     private final Library library;
+    private final DemoAhead ahead;
+    private final Opening opening;
     private final boolean demo;
 
-    Beginning(Accounts accounts, Library library, DemoAhead ahead, @Value("${lynchet.demo}") boolean demo) {
+    Beginning(
+            Accounts accounts,
+            Library library,
+            DemoAhead ahead,
+            Opening opening,
+            @Value("${lynchet.demo}") boolean demo) {
         this.accounts = accounts;
         this.library = library;
+        this.ahead = ahead;
+        this.opening = opening;
         this.demo = demo;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void ready() {
         if (demo && accounts.firstCode().isPresent()) {
             library.beginDemo(ahead.club());
             accounts.addForDemo(
                     Map.of("head", Role.HEAD, "coach", Role.COACH, "viewer", Role.VIEWER), DemoClub.PASSWORD);
         }
-    }
-
-    @EventListener(ApplicationReadyEvent.class)
-    void ready() {
+        opening.open();
         accounts.firstCode()
                 .ifPresent(code -> LOG.info(
                         "Nobody can sign in yet. Open the first page and make the head coach with the code {}", code));

@@ -31,7 +31,7 @@ const ROW_AIR = 6;
 const SKY = 18;
 /** Width of the chance that a lit plot carries. */
 const FIGURE = 38;
-const PADDING = 18;
+const PADDING = 22;
 
 let ruler: CanvasRenderingContext2D | null = null;
 

@@ -10,6 +10,7 @@ import lynchet.core.mat.TrainingClass;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Remembered;
 import lynchet.server.map.MapStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,6 +24,7 @@ public class ClassStore {
     private final ClassRepository classes;
     private final MapStore maps;
     private final Journal journal;
+    private final Remembered<List<TrainingClass>> remembered = new Remembered<>();
 
     ClassStore(
             TrackRepository tracks, DrillRepository drills, ClassRepository classes, MapStore maps, Journal journal) {
@@ -51,7 +53,7 @@ public class ClassStore {
 
     @Transactional(readOnly = true)
     public List<TrainingClass> all() {
-        return sorted(classes.findAll());
+        return remembered.get(() -> sorted(classes.findAll()));
     }
 
     @Transactional(readOnly = true)
@@ -77,6 +79,7 @@ public class ClassStore {
                         "BLOCK_TECHNIQUE", "/blocks/" + block.id(), "There is no technique " + block.technique() + ".");
             }
         }
+        remembered.changed();
         ClassRow row = classes.findById(changed.id()).orElse(null);
         if (row == null) {
             classes.save(new ClassRow(changed));
@@ -100,6 +103,7 @@ public class ClassStore {
     }
 
     public void clear() {
+        remembered.changed();
         classes.deleteAllInBatch();
         tracks.deleteAllInBatch();
         drills.deleteAllInBatch();
@@ -108,6 +112,7 @@ public class ClassStore {
     public void fill(List<Track> allTracks, List<DrillShape> allDrills, List<TrainingClass> allClasses) {
         drills.saveAll(allDrills.stream().map(DrillRow::new).toList());
         tracks.saveAll(allTracks.stream().map(TrackRow::new).toList());
+        remembered.changed();
         classes.saveAll(allClasses.stream().map(ClassRow::new).toList());
         classes.flush();
     }

@@ -17,6 +17,7 @@ import lynchet.server.keep.Journal;
 import lynchet.server.keep.KeptAsJson;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Remembered;
 import lynchet.server.map.MapStore;
 import lynchet.server.rank.LadderStore;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -41,6 +42,9 @@ public class RecordStore {
     private final JdbcTemplate jdbc;
     private final Journal journal;
     private final Clock clock;
+    private final Remembered<List<Attendance>> everyAttendance = new Remembered<>();
+    private final Remembered<List<PracticeEntry>> everyPractice = new Remembered<>();
+    private final Remembered<List<Mark>> everyMark = new Remembered<>();
 
     RecordStore(
             AttendanceRepository attendance,
@@ -68,6 +72,7 @@ public class RecordStore {
     /** Records that a student is in a class; unique per student and class, whoever took it first. */
     @Transactional
     public Attendance attend(Attendance sent) {
+        everyAttendance.changed();
         classExists(sent.classId());
         Attendance stamped =
                 new Attendance(sent.id(), sent.student(), sent.classId(), sent.how(), at(sent.at()), Journal.who());
@@ -86,6 +91,7 @@ public class RecordStore {
     /** Takes an attendance back; who did it stays in the journal. */
     @Transactional
     public void leave(String id) {
+        everyAttendance.changed();
         AttendanceRow row = attendance.findById(id).orElseThrow(() -> Refusal.missing("attendance", id));
         journal.write("remove", "attendance", id, row.toCore(), null);
         attendance.delete(row);
@@ -93,6 +99,7 @@ public class RecordStore {
 
     @Transactional
     public PracticeEntry practise(PracticeEntry sent) {
+        everyPractice.changed();
         classExists(sent.classId());
         boolean known = sent.technique() != null
                 ? maps.snapshot().map().technique(sent.technique()).isPresent()
@@ -115,6 +122,7 @@ public class RecordStore {
     /** Takes a practice entry back; it stays in history. */
     @Transactional
     public PracticeEntry withdrawPractice(String id) {
+        everyPractice.changed();
         PracticeRow row = practice.findById(id).orElseThrow(() -> Refusal.missing("practice entry", id));
         PracticeEntry before = row.toCore();
         PracticeEntry after = stamp(before, before.id(), before.at(), before.by(), true);
@@ -143,6 +151,7 @@ public class RecordStore {
 
     @Transactional
     public Mark mark(Mark sent) {
+        everyMark.changed();
         if (sent.classId() != null) {
             classExists(sent.classId());
         }
@@ -237,24 +246,31 @@ public class RecordStore {
 
     @Transactional(readOnly = true)
     public List<Attendance> allAttendance() {
-        return core(attendance.findAll());
+        return everyAttendance.get(() -> core(attendance.findAll()));
     }
 
     @Transactional(readOnly = true)
     public List<PracticeEntry> allPractice() {
-        return core(practice.findAll());
+        return everyPractice.get(() -> core(practice.findAll()));
     }
 
     @Transactional(readOnly = true)
     public List<Mark> allMarks() {
-        return core(marks.findAll());
+        return everyMark.get(() -> core(marks.findAll()));
     }
 
     private static <T, R extends KeptAsJson<T>> List<T> core(List<R> rows) {
         return rows.stream().map(KeptAsJson::toCore).toList();
     }
 
+    private void changed() {
+        everyAttendance.changed();
+        everyPractice.changed();
+        everyMark.changed();
+    }
+
     public void clear() {
+        changed();
         attendance.deleteAllInBatch();
         practice.deleteAllInBatch();
         marks.deleteAllInBatch();
@@ -263,6 +279,7 @@ public class RecordStore {
     /** Adds many checked records at once in the caller's transaction. */
     public void fill(
             List<Attendance> allAttendance, List<PracticeEntry> allPractice, List<Mark> allMarks, Progress progress) {
+        changed();
         Batch.each(
                 "attendance",
                 allAttendance,

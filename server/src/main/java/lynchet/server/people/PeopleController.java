@@ -67,7 +67,7 @@ class PeopleController {
         GrapplingMap map = maps.snapshot().map();
         List<Ladder> all = ladders.all();
         List<StudentRecord> records = people.records();
-        ClubPace pace = people.pace();
+        ClubPace pace = people.pace(records);
         return records.stream()
                 .map(record -> new RosterRow(
                         seenBy(who, record.student()),

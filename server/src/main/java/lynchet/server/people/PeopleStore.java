@@ -97,7 +97,12 @@ public class PeopleStore {
     /** How often people of the club come. */
     @Transactional(readOnly = true)
     public ClubPace pace() {
-        return ClubPace.of(records(), classes.between(today().minusWeeks(ClubPace.WEEKS), today()), today());
+        return pace(records());
+    }
+
+    /** The same from records that are already at hand. */
+    public ClubPace pace(List<StudentRecord> records) {
+        return ClubPace.of(records, classes.all(), today());
     }
 
     /** Adds a student, or changes one that is still as the caller saw them. Health and contacts stay off the journal. */

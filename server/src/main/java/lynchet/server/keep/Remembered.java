@@ -1,0 +1,53 @@
+package lynchet.server.keep;
+
+import java.lang.ref.SoftReference;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Supplier;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/**
+ * Something read from the database and kept until a commit changes it, or until memory is short.
+ *
+ * <p>Whoever was reading while a commit came in gets what they read, but it is not remembered.
+ */
+public final class Remembered<T> {
+
+    private final AtomicLong generation = new AtomicLong();
+    private volatile SoftReference<T> value = new SoftReference<>(null);
+
+    /** The remembered value, or what {@code read} says now. Inside a transaction that changed it, it is read anew. */
+    public T get(Supplier<T> read) {
+        T known = value.get();
+        if (known != null) {
+            return known;
+        }
+        long before = generation.get();
+        T fresh = read.get();
+        if (generation.get() == before) {
+            value = new SoftReference<>(fresh);
+            if (generation.get() != before) {
+                value = new SoftReference<>(null);
+            }
+        }
+        return fresh;
+    }
+
+    /** Forgets at once and again after the running transaction, so that what others read meanwhile is not kept. */
+    public void changed() {
+        forget();
+        if (TransactionSynchronizationManager.isSynchronizationActive()) {
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCompletion(int status) {
+                    forget();
+                }
+            });
+        }
+    }
+
+    private void forget() {
+        generation.incrementAndGet();
+        value = new SoftReference<>(null);
+    }
+}

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import type { MapIndex } from '../api/queries';
 import type { DecisionTable, Row } from '../api/types';
 import { Glyph } from '../ui/glyphs';
-import { percent, plain, signed } from '../ui/words';
+import { count, percent, plain, signed } from '../ui/words';
 import classes from './DecisionSheet.module.css';
 import { waysLeftOut } from './Hillside';
 
@@ -46,7 +46,10 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique }: P
           ×
         </button>
       </header>
-      <p className="quiet">Chances: no rounds are logged yet, so these are the usual ones of the family.</p>
+      <p className="quiet">
+        Chances from logged rounds, with the span in which four of five would lie; “usual” is what is usual
+        for the family.
+      </p>
       {waysLeftOut(table) > 0 && (
         <p className="quiet">
           The hill shows the eight best ways; {waysLeftOut(table)} more are in this table.
@@ -91,6 +94,9 @@ function Section({ title, quiet, children }: { title: string; quiet?: string; ch
   );
 }
 
+/** Below this many tries a chance says little. */
+const ENOUGH = 5;
+
 type RowProps = Pick<Props, 'map' | 'taughtAt' | 'onTechnique' | 'onSelect'> & { row: Row };
 
 function TableRow({ map, row, taughtAt, onTechnique, onSelect }: RowProps) {
@@ -127,7 +133,16 @@ function TableRow({ map, row, taughtAt, onTechnique, onSelect }: RowProps) {
             </div>
           ))}
       </div>
-      <span className={classes.chance}>{percent(row.chance)}</span>
+      <span className={classes.chance} title={`${count(row.chance.tries, 'try', 'tries')} in logged rounds`}>
+        {percent(row.chance.estimate)}
+        <span className={classes.sure}>
+          {row.chance.tries === 0
+            ? 'usual'
+            : row.chance.tries < ENOUGH
+              ? `${row.chance.tries}, too few`
+              : `${Math.round(row.chance.low * 100)}–${Math.round(row.chance.high * 100)} of ${row.chance.tries}`}
+        </span>
+      </span>
     </div>
   );
 }

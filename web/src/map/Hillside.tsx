@@ -42,11 +42,11 @@ function allWaysOf(table: DecisionTable): Way[] {
     if (to && to !== table.position && !ways.has(to)) ways.set(to, { to, theirs, chance });
   };
   for (const row of [...table.own, ...table.answers.flatMap((a) => a.rows)].sort(
-    (a, b) => b.chance - a.chance,
+    (a, b) => b.chance.estimate - a.chance.estimate,
   )) {
-    add(row.lands, row.chance, false);
+    add(row.lands, row.chance.estimate, false);
   }
-  for (const row of table.theirs) add(row.lands, row.chance, true);
+  for (const row of table.theirs) add(row.lands, row.chance.estimate, true);
   return [...ways.values()];
 }
 

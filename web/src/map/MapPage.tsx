@@ -1,7 +1,7 @@
 import { Button, Select } from '@mantine/core';
 import { useViewportSize } from '@mantine/hooks';
 import { useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import {
   type Eyes,
   type MapIndex,
@@ -15,7 +15,7 @@ import {
 } from '../api/queries';
 import type { Finding } from '../api/types';
 import { PageHead } from '../frame/PageHead';
-import { Loaded } from '../ui/States';
+import { Empty, Loaded } from '../ui/States';
 import { count } from '../ui/words';
 import { DecisionSheet } from './DecisionSheet';
 import { GapSheet } from './GapSheet';
@@ -31,7 +31,24 @@ const eyesOf = (text: string | null): Eyes => {
 
 export function MapPage() {
   const map = useMap();
-  return <Loaded query={map}>{(index) => <MapScreen map={index} />}</Loaded>;
+  return (
+    <Loaded query={map}>
+      {(index) => (index.position.size > 0 ? <MapScreen map={index} /> : <BareHill />)}
+    </Loaded>
+  );
+}
+
+/** A map without a position: where to get the first one. */
+function BareHill() {
+  return (
+    <>
+      <PageHead title="Map" />
+      <Empty title="The hill is bare">
+        Positions and links go here. Take them from <Link to="/house/library">the library</Link>, or{' '}
+        <Link to="/house/exchange">bring a map</Link> from a file.
+      </Empty>
+    </>
+  );
 }
 
 function MapScreen({ map }: { map: MapIndex }) {

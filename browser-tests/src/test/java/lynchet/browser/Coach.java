@@ -40,10 +40,16 @@ final class Coach implements AutoCloseable {
 
     private final ChromeDriver driver;
     private final With with;
-    private final String base = PackagedServer.address();
+    private final String base;
 
     Coach(With with, int width, int height) {
+        this(with, width, height, PackagedServer.address());
+    }
+
+    /** At another server than the demo club's. */
+    Coach(With with, int width, int height, String base) {
         this.with = with;
+        this.base = base;
         SELENIUM_CHATTER.setLevel(Level.SEVERE);
         LoggingPreferences logs = new LoggingPreferences();
         logs.enable(LogType.BROWSER, Level.ALL);
@@ -89,7 +95,7 @@ final class Coach implements AutoCloseable {
         return see(By.xpath("//" + tag + "[contains(normalize-space(.), \"" + text + "\")]"));
     }
 
-    private WebElement see(By by) {
+    WebElement see(By by) {
         return waiting("to see " + by).until(d -> d.findElements(by).stream()
                 .filter(WebElement::isDisplayed)
                 .findFirst()
@@ -145,6 +151,12 @@ final class Coach implements AutoCloseable {
     /** Types where the focus is. */
     void type(CharSequence... keys) {
         driver.switchTo().activeElement().sendKeys(keys);
+    }
+
+    /** Chooses a file where the screen asks for one. */
+    void file(java.nio.file.Path file) {
+        driver.findElement(By.cssSelector("input[type=file]"))
+                .sendKeys(file.toAbsolutePath().toString());
     }
 
     void signIn(String account) {

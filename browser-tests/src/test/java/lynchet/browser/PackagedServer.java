@@ -1,6 +1,5 @@
 package lynchet.browser;
 
-import java.io.File;
 import java.io.IOException;
 import java.net.HttpURLConnection;
 import java.net.ServerSocket;
@@ -10,6 +9,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** The packaged application with the demo club on a fixed day, started once for all browser tests. */
 final class PackagedServer {
@@ -23,7 +24,7 @@ final class PackagedServer {
     static synchronized String address() {
         if (address == null) {
             try {
-                address = start();
+                address = start(Path.of("target/server.log"), true);
             } catch (IOException e) {
                 throw new IllegalStateException("the packaged server did not start", e);
             }
@@ -31,7 +32,25 @@ final class PackagedServer {
         return address;
     }
 
-    private static String start() throws IOException {
+    /** A server of its own with nobody in it. */
+    record NewClub(String address, String code) {}
+
+    /** Starts one and reads the one-time code off its console. */
+    static NewClub newClub(String name) {
+        try {
+            Path log = Path.of("target/" + name + ".log");
+            String at = start(log, false);
+            Matcher code = Pattern.compile("with the code ([0-9a-f]+)").matcher("");
+            while (!code.reset(Files.readString(log)).find()) {
+                LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(50));
+            }
+            return new NewClub(at, code.group(1));
+        } catch (IOException e) {
+            throw new IllegalStateException("the packaged server did not start", e);
+        }
+    }
+
+    private static String start(Path log, boolean demo) throws IOException {
         int port;
         try (ServerSocket socket = new ServerSocket(0)) {
             port = socket.getLocalPort();
@@ -43,17 +62,17 @@ final class PackagedServer {
                         "-jar",
                         JAR.toString(),
                         "--server.port=" + port,
-                        "--lynchet.demo=true",
+                        "--lynchet.demo=" + demo,
                         "--lynchet.data=" + data,
                         "--lynchet.today=2026-11-24"))
                 .redirectErrorStream(true)
-                .redirectOutput(new File("target/server.log"))
+                .redirectOutput(log.toFile())
                 .start();
         Runtime.getRuntime().addShutdownHook(new Thread(server::destroyForcibly));
         String at = "http://127.0.0.1:" + port;
         while (!answers(at + "/actuator/health")) {
             if (!server.isAlive()) {
-                throw new IOException("it died; see browser-tests/target/server.log");
+                throw new IOException("it died; see browser-tests/" + log);
             }
             LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
         }

@@ -13,6 +13,7 @@ class PlacingTest {
 
     private static final String MEASURE = """
             const hill = document.querySelector('[aria-label=Hillside]').getBoundingClientRect();
+            const ground = document.querySelector('[aria-label=Hillside]').scrollHeight;
             const plots = [...document.querySelectorAll('[data-plot]')].map((p) => {
               const r = p.getBoundingClientRect();
               return { id: p.dataset.plot, control: Number(p.dataset.control), l: r.left, r: r.right, t: r.top, b: r.bottom };
@@ -23,12 +24,12 @@ class PlacingTest {
             for (const p of plots) {
               const drift = Math.abs(centre(p) - (hill.left + 84 + (p.control + 3) * grade)) / grade;
               if (drift > 0.5 + 1e-3) wrong.push(p.id + ' drifts ' + drift.toFixed(2));
-              if (p.l < hill.left || p.r > hill.right || p.b > hill.bottom) wrong.push(p.id + ' leaves the hill');
+              if (p.l < hill.left || p.r > hill.right || p.b > hill.top + ground) wrong.push(p.id + ' leaves the hill');
               for (const q of plots) {
                 if (p.id < q.id && p.l < q.r && q.l < p.r && p.t < q.b && q.t < p.b) wrong.push(p.id + ' overlaps ' + q.id);
               }
             }
-            const counterparts = plots.filter((p) => !plots.some((q) => q.id !== p.id && Math.abs(q.t - p.t) < 1
+            const counterparts = plots.filter((p) => !plots.some((q) => q.id !== p.id && Math.abs(q.t + q.b - p.t - p.b) < 2
               && Math.abs(q.control + p.control) < 0.01) && p.control !== 0);
             counterparts.forEach((p) => wrong.push(p.id + ' has no mirror in its row'));
             if (plots.length < 30) wrong.push('only ' + plots.length + ' plots');

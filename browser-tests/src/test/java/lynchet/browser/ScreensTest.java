@@ -20,6 +20,7 @@ class ScreensTest {
         {"people", "/people", "tbody tr"},
         {"student", "/people/orla-fenwick", "[aria-label=Readiness] li"},
         {"house", "/house", "section h2"},
+        {"library", "/house/library", "section p"},
     };
 
     @ParameterizedTest(name = "{0} at {1}x{2}")

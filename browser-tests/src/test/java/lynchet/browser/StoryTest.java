@@ -46,7 +46,7 @@ class StoryTest {
             coach.seeAt("at=in-closed-guard");
             coach.see("h2", "Closed guard, top");
             coach.type(coach.see("[data-plot=in-closed-guard]"), Keys.ARROW_RIGHT);
-            coach.see("h2", "Open guard, top");
+            coach.see("h2", "Side control, top");
         }
     }
 

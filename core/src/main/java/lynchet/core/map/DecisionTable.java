@@ -2,6 +2,7 @@ package lynchet.core.map;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Function;
 import lynchet.core.safety.Caution;
 import lynchet.core.safety.Cautions;
 
@@ -22,14 +23,14 @@ public record DecisionTable(
      *
      * @param to position id from the mover's view, or {@link Link#TAP}
      * @param lands the position id from my view; null after a tap
-     * @param chance 0 to 1, by the family's prior until rounds are logged
+     * @param chance of a try, from rounds or what is usual
      */
     public record Row(
             String link,
             String technique,
             String to,
             String lands,
-            double chance,
+            Chance chance,
             List<Need> needs,
             List<Caution> cautions) {}
 
@@ -39,8 +40,11 @@ public record DecisionTable(
     /** A reaction of theirs that nothing on the map answers. */
     public record Open(String reaction, String text, String link) {}
 
-    /** @throws java.util.NoSuchElementException if there is no such position */
-    public static DecisionTable of(GrapplingMap map, String position, Ruleset ruleset) {
+    /**
+     * @param chances how well each link works
+     * @throws java.util.NoSuchElementException if there is no such position
+     */
+    public static DecisionTable of(GrapplingMap map, String position, Ruleset ruleset, Function<Link, Chance> chances) {
         map.position(position).orElseThrow();
         String counterpart = map.counterpart(position).id();
         List<Reaction> reactions = map.reactions().stream()
@@ -55,10 +59,12 @@ public record DecisionTable(
                                 .filter(l -> !l.answersReaction())
                                 .toList(),
                         ruleset,
+                        chances,
                         true),
                 reactions.stream()
                         .filter(r -> !map.answersTo(r).isEmpty())
-                        .map(r -> new Answers(r.id(), r.text(), r.link(), rows(map, map.answersTo(r), ruleset, true)))
+                        .map(r -> new Answers(
+                                r.id(), r.text(), r.link(), rows(map, map.answersTo(r), ruleset, chances, true)))
                         .toList(),
                 reactions.stream()
                         .filter(r -> map.answersTo(r).isEmpty())
@@ -70,6 +76,7 @@ public record DecisionTable(
                                 .filter(l -> !l.answersReaction())
                                 .toList(),
                         ruleset,
+                        chances,
                         false));
     }
 
@@ -81,12 +88,14 @@ public record DecisionTable(
                                 .isPresent();
     }
 
-    private static List<Row> rows(GrapplingMap map, List<Link> links, Ruleset ruleset, boolean mine) {
-        Comparator<Row> best = Comparator.comparingDouble(Row::chance).reversed();
+    private static List<Row> rows(
+            GrapplingMap map, List<Link> links, Ruleset ruleset, Function<Link, Chance> chances, boolean mine) {
+        Comparator<Row> best =
+                Comparator.<Row>comparingDouble(row -> row.chance().estimate()).reversed();
         return links.stream()
                 .filter(link -> ruleset == null
                         || ruleset.allows(map.technique(link.technique()).orElseThrow()))
-                .map(link -> row(map, link, mine))
+                .map(link -> row(map, link, chances.apply(link), mine))
                 .sorted(best.thenComparingInt(row ->
                                 map.technique(row.technique()).orElseThrow().learn())
                         .thenComparing(row ->
@@ -95,18 +104,11 @@ public record DecisionTable(
                 .toList();
     }
 
-    private static Row row(GrapplingMap map, Link link, boolean mine) {
+    private static Row row(GrapplingMap map, Link link, Chance chance, boolean mine) {
         Technique technique = map.technique(link.technique()).orElseThrow();
         String lands = link.endsInTap()
                 ? null
                 : mine ? link.to() : map.counterpart(link.to()).id();
-        return new Row(
-                link.id(),
-                technique.id(),
-                link.to(),
-                lands,
-                LinkEvidence.prior(technique),
-                link.needs(),
-                Cautions.of(technique, map));
+        return new Row(link.id(), technique.id(), link.to(), lands, chance, link.needs(), Cautions.of(technique, map));
     }
 }

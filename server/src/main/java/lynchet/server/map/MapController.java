@@ -9,11 +9,13 @@ import lynchet.core.map.Position;
 import lynchet.core.map.PositionPair;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Technique;
+import lynchet.core.round.RoundEvidence;
 import lynchet.core.safety.Caution;
 import lynchet.core.safety.Cautions;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Refusal;
+import lynchet.server.round.RoundStore;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -33,10 +35,12 @@ import org.springframework.web.bind.annotation.RestController;
 class MapController {
 
     private final MapStore maps;
+    private final RoundStore rounds;
     private final Durable durable;
 
-    MapController(MapStore maps, Durable durable) {
+    MapController(MapStore maps, RoundStore rounds, Durable durable) {
         this.maps = maps;
+        this.rounds = rounds;
         this.durable = durable;
     }
 
@@ -57,9 +61,10 @@ class MapController {
         if (snapshot.map().position(id).isEmpty()) {
             throw Refusal.missing("position", id);
         }
+        RoundEvidence evidence = RoundEvidence.of(snapshot.map(), rounds.all());
         return ResponseEntity.ok()
                 .eTag(ETags.of(snapshot.map().pairOf(id)))
-                .body(DecisionTable.of(snapshot.map(), id, snapshot.ruleset(ruleset)));
+                .body(DecisionTable.of(snapshot.map(), id, snapshot.ruleset(ruleset), evidence::of));
     }
 
     @GetMapping("/techniques/{id}")

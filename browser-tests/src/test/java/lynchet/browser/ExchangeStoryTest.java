@@ -1,0 +1,90 @@
+package lynchet.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import lynchet.browser.Coach.With;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.Select;
+
+/** A club brings its people, and a new one chooses what it begins with. */
+class ExchangeStoryTest {
+
+    @TempDir
+    Path folder;
+
+    @ParameterizedTest(name = "{0} at {1}x{2}")
+    @CsvSource({"KEYBOARD, 1280, 800, Zed Newcomer", "FINGER, 1024, 768, Una Newcomer"})
+    void aSheetIsLookedAtBeforeItIsTakenIn(With with, int width, int height, String name) throws Exception {
+        Path sheet = folder.resolve("people.csv");
+        Files.writeString(sheet, "\uFEFFName;Born;Shoe size\n" + name + ";01.02.2001;43\nBad Date;31.02.2001;40\n");
+        try (Coach coach = new Coach(with, width, height)) {
+            coach.signIn("head");
+            coach.go("/house/exchange");
+            coach.see("button", "Choose a file");
+            coach.file(sheet);
+            coach.see("span", "read as UTF-8, columns parted by “;”");
+            coach.see("p", "Not used: shoe_size");
+            coach.see("td", "born 31.02.2001 is not a day of the calendar");
+            coach.nothingIsWrongHere();
+            if (with == With.KEYBOARD) {
+                coach.picture("exchange");
+            }
+            coach.use("button", "Take in 1 line, leave out 1 bad");
+            coach.see("div", "people.csv is taken in");
+            coach.section("People", "6");
+            coach.see("a", name);
+        }
+    }
+
+    @Test
+    void aBrokenFileIsRefusedInWords() throws Exception {
+        Path file = Files.writeString(folder.resolve("later.json"), "{\"format\": 9}");
+        try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
+            coach.signIn("head");
+            coach.go("/house/exchange");
+            coach.see("button", "Choose a file");
+            coach.file(file);
+            assertThat(coach.see("[role=alert]").getText())
+                    .contains("later.json was refused", "this file is in format 9", "update the program");
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {"NO_JACKET | Closed guard, bottom", "EMPTY | The hill is bare"})
+    void aNewClubChoosesWhatItBeginsWith(String choice, String seen) {
+        PackagedServer.NewClub club = PackagedServer.newClub("new-" + choice.toLowerCase());
+        try (Coach coach = new Coach(With.KEYBOARD, 1280, 800, club.address())) {
+            coach.type(coach.see(By.xpath("//label[contains(., 'Code')]/following::input[1]")), club.code());
+            coach.type(
+                    coach.see(By.xpath("//label[contains(., 'Name of the club')]/following::input[1]")), "Test Club");
+            WebElement begin = coach.see(By.cssSelector("select"));
+            new Select(begin).selectByValue(choice);
+            coach.type(coach.see("input[autocomplete=username]"), "anna");
+            coach.nothingIsWrongHere();
+            if (choice.equals("NO_JACKET")) {
+                coach.picture("first-page");
+            }
+            coach.type(coach.see("input[autocomplete=new-password]"), "long enough", Keys.ENTER);
+            coach.see("nav[aria-label=Sections]");
+            coach.go("/map");
+            coach.see("*", seen);
+            coach.nothingIsWrongHere();
+            coach.go("/house/library");
+            if (choice.equals("EMPTY")) {
+                coach.see("button", "Tick all");
+            } else {
+                coach.see("p", "Your club has everything the library has");
+            }
+        }
+    }
+}

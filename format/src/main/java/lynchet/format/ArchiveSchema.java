@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import lynchet.core.map.MapData;
 
 /** The JSON Schema of the archive, read off the core's own records, so that it cannot say something else. */
 public final class ArchiveSchema {
@@ -23,13 +24,25 @@ public final class ArchiveSchema {
 
     private ArchiveSchema() {}
 
-    /** The schema as indented JSON. */
+    /** A file with a map and nothing else. */
+    private record MapFile(int format, String name, MapData map) {}
+
+    /** The schema of a whole club as indented JSON. */
     public static String json() {
+        return json("A club in Lynchet's open format", ClubArchive.Archive.class);
+    }
+
+    /** The schema of a map alone as indented JSON. */
+    public static String mapJson() {
+        return json("A map in Lynchet's open format", MapFile.class);
+    }
+
+    private static String json(String title, Class<?> file) {
         ArchiveSchema schema = new ArchiveSchema();
         Map<String, Object> root = new LinkedHashMap<>();
         root.put("$schema", "https://json-schema.org/draft/2020-12/schema");
-        root.put("title", "A club in Lynchet's open format");
-        root.putAll(schema.record(ClubArchive.Archive.class));
+        root.put("title", title);
+        root.putAll(schema.record(file));
         root.put("$defs", schema.definitions);
         return Json.mapper().writerWithDefaultPrettyPrinter().writeValueAsString(root) + "\n";
     }
@@ -54,7 +67,7 @@ public final class ArchiveSchema {
     private static boolean isOptional(Class<?> type, String name) {
         return name.equals("technique") && !type.getSimpleName().equals("Link")
                 || name.equals("first") && type.getSimpleName().equals("Chain")
-                || name.equals("format") && type != ClubArchive.Archive.class;
+                || name.equals("format") && type != ClubArchive.Archive.class && type != MapFile.class;
     }
 
     private Map<String, Object> type(Type type) {

@@ -91,13 +91,18 @@ class ClubArchiveTest {
     }
 
     @Test
-    void theSchemaInTheDocsIsTheRecordsOwn() throws Exception {
-        Path file = Path.of("../docs/format/lynchet-club.schema.json");
+    void theSchemasInTheDocsAreTheRecordsOwn() throws Exception {
+        check("lynchet-club.schema.json", ArchiveSchema.json());
+        check("lynchet-map.schema.json", ArchiveSchema.mapJson());
+    }
+
+    private static void check(String name, String schema) throws Exception {
+        Path file = Path.of("../docs/format/" + name);
         if (Boolean.getBoolean("write.documents")) {
-            Files.writeString(file, ArchiveSchema.json());
+            Files.writeString(file, schema);
         }
         assertThat(Files.readString(file))
                 .as("run ./lynchet api and commit the file")
-                .isEqualTo(ArchiveSchema.json());
+                .isEqualTo(schema);
     }
 }

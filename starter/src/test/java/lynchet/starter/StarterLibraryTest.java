@@ -20,8 +20,11 @@ import lynchet.core.map.Family;
 import lynchet.core.map.Finding;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Group;
+import lynchet.core.map.Knowledge;
 import lynchet.core.map.Link;
 import lynchet.core.map.MoveGraph;
+import lynchet.core.map.Position;
+import lynchet.core.map.Reach;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Stage;
 import lynchet.core.map.Technique;
@@ -206,6 +209,17 @@ class StarterLibraryTest {
                 .filteredOn(t -> !t.family().isSolo())
                 .extracting(Technique::id)
                 .isSubsetOf(used);
+    }
+
+    @Test
+    void everyPositionIsReachedFromStandingApart() {
+        MoveGraph graph = MoveGraph.from(MAP, List.of("standing-apart"));
+        Set<String> everything = MAP.techniques().stream().map(Technique::id).collect(Collectors.toSet());
+        Reach reach = Reach.of(graph, Knowledge.sameLevel(graph, everything));
+        assertThat(MAP.positions())
+                .filteredOn(position -> !reach.reached(position.id()))
+                .extracting(Position::id)
+                .isEmpty();
     }
 
     @Test

@@ -68,7 +68,7 @@ public final class AttendanceCsv {
         for (Sheet.Row row : sheet.rows()) {
             Cells cells = new Cells(row, written);
             String about = row.cell("name").or(() -> row.cell("student")).orElse("");
-            try {
+            maker.reading(row.line(), about, () -> {
                 Student student = roll.whoever(cells.needed("student"));
                 TrainingClass c = trained(cells, byId, classes);
                 if (c.date().isBefore(student.joined())) {
@@ -84,11 +84,7 @@ public final class AttendanceCsv {
                 } else {
                     maker.add(row.line(), student.name() + ", " + c.id(), attendance(cells, student, c, by));
                 }
-            } catch (BadLine bad) {
-                maker.bad(row.line(), about, bad.getMessage());
-            } catch (IllegalArgumentException refused) {
-                maker.bad(row.line(), about, refused.getMessage());
-            }
+            });
         }
         return maker.plan(sheet, written, new HashSet<>(COLUMNS));
     }

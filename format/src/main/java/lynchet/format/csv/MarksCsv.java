@@ -112,7 +112,7 @@ public final class MarksCsv {
         for (Sheet.Row row : sheet.rows()) {
             Cells cells = new Cells(row, written);
             String about = row.cell("name").or(() -> row.cell("student")).orElse("");
-            try {
+            maker.reading(row.line(), about, () -> {
                 Mark mark = reading.mark(cells, roll, today, by);
                 Long before = seen.putIfAbsent(mark.id(), row.line());
                 if (before != null) {
@@ -126,11 +126,7 @@ public final class MarksCsv {
                     throw new BadLine(
                             "mark " + mark.id() + " is kept with something else in it; marks are never changed");
                 }
-            } catch (BadLine bad) {
-                maker.bad(row.line(), about, bad.getMessage());
-            } catch (IllegalArgumentException refused) {
-                maker.bad(row.line(), about, refused.getMessage());
-            }
+            });
         }
         return maker.plan(sheet, written, new HashSet<>(COLUMNS));
     }

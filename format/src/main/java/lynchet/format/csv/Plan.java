@@ -35,7 +35,18 @@ public record Plan<T>(Preview preview, List<T> add, List<T> change) {
             note(line, Preview.What.SAME, about, "");
         }
 
-        void bad(long line, String about, String why) {
+        /** Reads one line; what cannot be taken becomes a bad line with its reason. */
+        void reading(long line, String about, Runnable reading) {
+            try {
+                reading.run();
+            } catch (BadLine bad) {
+                bad(line, about, bad.getMessage());
+            } catch (IllegalArgumentException refused) {
+                bad(line, about, refused.getMessage());
+            }
+        }
+
+        private void bad(long line, String about, String why) {
             note(line, Preview.What.BAD, about, why);
         }
 

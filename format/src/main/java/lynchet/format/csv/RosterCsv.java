@@ -108,7 +108,7 @@ public final class RosterCsv {
 
     private void line(Plan.Maker<Student> maker, Sheet.Row row, Cells cells) {
         String about = row.cell("name").orElse("");
-        try {
+        maker.reading(row.line(), about, () -> {
             Optional<Student> known = known(cells);
             if (known.isPresent()) {
                 twice(seenStudents, known.get().id(), row.line());
@@ -127,11 +127,7 @@ public final class RosterCsv {
                 takenIds.add(fresh.id());
                 maker.add(row.line(), about, fresh);
             }
-        } catch (BadLine bad) {
-            maker.bad(row.line(), about, bad.getMessage());
-        } catch (IllegalArgumentException refused) {
-            maker.bad(row.line(), about, refused.getMessage());
-        }
+        });
     }
 
     private Optional<Student> known(Cells cells) {

@@ -18,6 +18,7 @@ import type {
   Reaction,
   Readiness,
   RosterRow,
+  RouteView,
   Stage,
   Technique,
   TechniqueCard,
@@ -123,6 +124,15 @@ export const useReach = (eyes: Eyes, on: boolean) =>
     queryKey: ['map', 'reach', eyes],
     queryFn: () => read(`/map/reach?${through(eyes)}`),
     enabled: on,
+  });
+
+/** The most likely routes from a position; `to` "any" for any end. */
+export const useRoutes = (eyes: Eyes, from: string | null, to: string | null) =>
+  useQuery<RouteView[]>({
+    queryKey: ['map', 'routes', eyes, from, to],
+    queryFn: () =>
+      read(`/map/routes?from=${from}&${to === 'any' ? 'end=any' : `to=${to}`}&k=5&${through(eyes)}`),
+    enabled: from !== null && to !== null,
   });
 
 export const useLadders = () =>

@@ -46,6 +46,7 @@ export type Preview = S['Preview'];
 export type PreviewLine = S['Line'];
 export type Job = S['JobView'];
 export type Difference = S['Difference'];
+export type RouteView = S['RouteView'];
 export type Word = S['Word'];
 
 export type Welcome = S['Welcome'];

@@ -13,10 +13,11 @@ type Props = {
   taughtAt: (technique: string) => string | undefined;
   onSelect: (position: string | null) => void;
   onTechnique: (technique: string) => void;
+  onRoutes: () => void;
 };
 
 /** The decision table of a position, as a coach reads it out. */
-export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique }: Props) {
+export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onRoutes }: Props) {
   const position = map.position.get(table.position);
   if (!position) return null;
   const rows = (list: Row[]) =>
@@ -36,6 +37,9 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique }: P
         </p>
         <Button variant="default" size="compact-sm" onClick={() => onSelect(table.counterpart)}>
           Swap eyes: {map.position.get(table.counterpart)?.name} (x)
+        </Button>{' '}
+        <Button variant="default" size="compact-sm" onClick={onRoutes}>
+          Routes from here (r)
         </Button>
         <button
           type="button"

@@ -18,6 +18,9 @@ type Props = {
   table?: DecisionTable;
   onSelect: (position: string | null) => void;
   signs?: Signs;
+  /** Positions of a route in order, drawn as numbered footpaths instead of the ways out. */
+  walk?: string[];
+  onRoutes?: () => void;
   /** Width of the hill at rest, which decides its rows. */
   restWidth?: number;
   fontPx?: number;
@@ -57,6 +60,8 @@ export function Hillside({
   table,
   onSelect,
   signs,
+  walk,
+  onRoutes,
   restWidth,
   fontPx = 13,
   isSmall = false,
@@ -64,12 +69,17 @@ export function Hillside({
   const { ref, width, height } = useElementSize();
   const plotRefs = useRef(new Map<string, HTMLButtonElement>());
   const chosen = selected && table?.position === selected ? table : undefined;
-  const ways = useMemo(() => (chosen ? waysOf(chosen) : []), [chosen]);
+  const ways = useMemo(() => (chosen && !walk ? waysOf(chosen) : []), [chosen, walk]);
   const lit = useMemo(
-    () => (selected ? new Set([selected, map.counterpart(selected), ...ways.map((w) => w.to)]) : null),
-    [selected, map, ways],
+    () =>
+      walk
+        ? new Set(walk)
+        : selected
+          ? new Set([selected, map.counterpart(selected), ...ways.map((w) => w.to)])
+          : null,
+    [selected, map, ways, walk],
   );
-  const figures = useMemo(() => new Set(ways.map((w) => w.to)), [ways]);
+  const figures = useMemo(() => new Set(walk ? walk.slice(1) : ways.map((w) => w.to)), [ways, walk]);
   const size = useMemo(
     () => ({ width, height, restWidth: restWidth ?? width, isSmall }),
     [width, height, restWidth, isSmall],
@@ -99,6 +109,7 @@ export function Hillside({
       const step = event.key === 'ArrowUp' ? -1 : 1;
       setChoice({ of: selected, way: (chosenWay + step + ways.length) % ways.length });
     } else if (event.key === 'x') go(map.counterpart(focused));
+    else if (event.key === 'r' && selected) onRoutes?.();
     else if (event.key === 'Escape') onSelect(null);
     else return;
     event.preventDefault();
@@ -117,6 +128,18 @@ export function Hillside({
             <span>we lead →</span>
           </div>
           <svg className={classes.paths} width={width} height={hill.height} aria-hidden="true">
+            {walk?.slice(1).map((stop, i) => {
+              const a = hill.plots.get(walk[i]);
+              const b = hill.plots.get(stop);
+              return a && b && a !== b ? (
+                <path
+                  // biome-ignore lint/suspicious/noArrayIndexKey: a walk may pass the same plots twice
+                  key={i}
+                  d={footpath(a, b, hill.rows, width, i)}
+                  className={`${classes.ourPath} ${classes.chosenPath}`}
+                />
+              ) : null;
+            })}
             {from &&
               [...ways].reverse().map((way) => {
                 const to = hill.plots.get(way.to);
@@ -133,6 +156,7 @@ export function Hillside({
           {[...hill.plots.values()].map((plot) => {
             const position = map.position.get(plot.id);
             const way = ways.find((w) => w.to === plot.id);
+            const steps = walk?.flatMap((stop, i) => (i > 0 && stop === plot.id ? [i] : [])) ?? [];
             const isPeg = hill.pegged.has(plot.id);
             const soil = signs?.soil?.[plot.id];
             const worst = signs?.worst?.[plot.id];
@@ -157,7 +181,8 @@ export function Hillside({
                   isPeg && classes.peg,
                   plot.id === selected && classes.selected,
                   way && (way.theirs ? classes.theirs : classes.ours),
-                  isMirror && classes.mirror,
+                  isMirror && !walk && classes.mirror,
+                  steps.length > 0 && plot.id !== selected && classes.ours,
                   way && way === ways[chosenWay] && classes.next,
                 ]
                   .filter(Boolean)
@@ -177,6 +202,7 @@ export function Hillside({
                     {position.name}
                     <span className="unseen">, control {signed(position.control)}</span>
                     {way && <span className={classes.chance}>{percent(way.chance)}</span>}
+                    {steps.length > 0 && <span className={classes.stepNumber}>{steps.join(', ')}</span>}
                   </span>
                 )}
                 {selected === null && !isSmall && (

@@ -12,6 +12,7 @@ import {
   useProgress,
   useReach,
   useRoster,
+  useRoutes,
 } from '../api/queries';
 import type { Finding } from '../api/types';
 import { PageHead } from '../frame/PageHead';
@@ -22,6 +23,7 @@ import { GapSheet } from './GapSheet';
 import { Hillside, type Signs } from './Hillside';
 import { Legend } from './Legend';
 import classes from './MapPage.module.css';
+import { RouteSheet } from './RouteSheet';
 import { TechniqueCardDrawer } from './TechniqueCard';
 
 const eyesOf = (text: string | null): Eyes => {
@@ -66,6 +68,14 @@ function MapScreen({ map }: { map: MapIndex }) {
   const reach = useReach(eyes, eyes.kind === 'rank');
   const progress = useProgress(eyes.kind === 'student' ? eyes.id : null);
   const card = params.get('technique');
+  const to = selected ? params.get('to') : null;
+  const routes = useRoutes(eyes, selected, to);
+  const [chosenRoute, setChosenRoute] = useState(0);
+  const route = routes.data?.[Math.min(chosenRoute, (routes.data?.length ?? 1) - 1)]?.route;
+  const walk = useMemo(
+    () => (to && route ? [route.legs[0].from, ...route.legs.map((leg) => leg.to)] : undefined),
+    [to, route],
+  );
 
   const change = (name: string, value: string | null) =>
     setParams((before) => {
@@ -141,8 +151,11 @@ function MapScreen({ map }: { map: MapIndex }) {
             table={table.data}
             signs={signs}
             restWidth={Math.max(760, viewport.width - 104)}
+            walk={walk}
+            onRoutes={() => change('to', 'any')}
             onSelect={(id) => {
               setListOpen(false);
+              setChosenRoute(0);
               change('at', id);
             }}
           />
@@ -150,7 +163,26 @@ function MapScreen({ map }: { map: MapIndex }) {
         </div>
         {sheet && (
           <div className={classes.side}>
-            {selected !== null ? (
+            {selected !== null && to !== null ? (
+              <RouteSheet
+                map={map}
+                from={selected}
+                to={to}
+                query={routes}
+                chosen={chosenRoute}
+                rankName={(ladder, rank) =>
+                  ladders.data?.find((l) => l.ladder.id === ladder)?.ladder.ranks.find((r) => r.id === rank)
+                    ?.name
+                }
+                onChoose={setChosenRoute}
+                onTo={(next) => {
+                  setChosenRoute(0);
+                  change('to', next);
+                }}
+                onTechnique={(id) => change('technique', id)}
+                onClose={() => change('to', null)}
+              />
+            ) : selected !== null ? (
               <Loaded query={table}>
                 {(found) => (
                   <DecisionSheet
@@ -159,6 +191,7 @@ function MapScreen({ map }: { map: MapIndex }) {
                     taughtAt={taughtAt}
                     onSelect={(id) => change('at', id)}
                     onTechnique={(id) => change('technique', id)}
+                    onRoutes={() => change('to', 'any')}
                   />
                 )}
               </Loaded>

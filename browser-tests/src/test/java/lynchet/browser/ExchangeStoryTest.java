@@ -53,7 +53,7 @@ class ExchangeStoryTest {
             coach.see("button", "Choose a file");
             coach.file(file);
             assertThat(coach.see("[role=alert]").getText())
-                    .contains("later.json was refused", "this file is in format 9", "update the program");
+                    .contains("later.json was refused", "file is in format 9", "update the program");
         }
     }
 

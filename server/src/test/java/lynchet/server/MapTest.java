@@ -1,6 +1,7 @@
 package lynchet.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -159,5 +160,37 @@ class MapTest {
         assertThat(head.delete("/api/map/positions/half-guard").expect(422).code())
                 .isEqualTo("STILL_LINKED");
         head.delete("/api/map/techniques/nothing").expect(404);
+    }
+
+    @Test
+    void routesStartWhereTheyAreAskedAndGetLessLikely() {
+        JsonNode routes = head.get("/api/map/routes?from=turtle&end=any&k=5&rank=yellow")
+                .expect(200)
+                .json();
+        assertThat(routes.size()).isEqualTo(5);
+        double before = 1;
+        for (JsonNode view : routes) {
+            JsonNode legs = view.path("route").path("legs");
+            assertThat(legs.get(0).path("from").asString()).isEqualTo("turtle");
+            assertThat(legs.size()).isLessThanOrEqualTo(8);
+            double product = 1;
+            for (int i = 0; i < legs.size(); i++) {
+                product *= legs.get(i).path("chance").asDouble();
+                if (i > 0) {
+                    assertThat(legs.get(i).path("from"))
+                            .isEqualTo(legs.get(i - 1).path("to"));
+                }
+            }
+            double chance = view.path("route").path("chance").asDouble();
+            assertThat(chance).isCloseTo(product, within(1e-9)).isLessThanOrEqualTo(before);
+            assertThat(view.path("rank").asString()).isIn("white", "yellow");
+            before = chance;
+        }
+        head.get("/api/map/routes?from=nowhere&end=any").expect(404);
+        assertThat(head.get("/api/map/routes?from=turtle").expect(422).code()).isEqualTo("ROUTE_END");
+        assertThat(head.get("/api/map/routes?from=turtle&end=any&k=99")
+                        .expect(422)
+                        .code())
+                .isEqualTo("ROUTE_COUNT");
     }
 }

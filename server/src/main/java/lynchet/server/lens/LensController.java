@@ -7,11 +7,13 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import lynchet.core.map.Finding;
 import lynchet.core.map.Gaps;
+import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Knowledge;
 import lynchet.core.map.Move;
 import lynchet.core.map.MoveGraph;
 import lynchet.core.map.Position;
 import lynchet.core.map.Reach;
+import lynchet.core.map.Routes;
 import lynchet.core.map.SmallestMend;
 import lynchet.core.map.Technique;
 import lynchet.core.mat.Mark;
@@ -19,11 +21,13 @@ import lynchet.core.mat.Role;
 import lynchet.core.people.MarkBook;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.SyllabusCheck;
+import lynchet.core.round.RoundEvidence;
 import lynchet.server.keep.Refusal;
 import lynchet.server.map.MapSnapshot;
 import lynchet.server.map.MapStore;
 import lynchet.server.people.PeopleStore;
 import lynchet.server.rank.LadderStore;
+import lynchet.server.round.RoundStore;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -34,14 +38,18 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/map")
 class LensController {
 
+    private static final int MOST_ROUTES = 20;
+
     private final MapStore maps;
     private final LadderStore ladders;
     private final PeopleStore people;
+    private final RoundStore rounds;
 
-    LensController(MapStore maps, LadderStore ladders, PeopleStore people) {
+    LensController(MapStore maps, LadderStore ladders, PeopleStore people, RoundStore rounds) {
         this.maps = maps;
         this.ladders = ladders;
         this.people = people;
+        this.rounds = rounds;
     }
 
     /** A reached position: fewest moves, and one shortest way. */
@@ -89,6 +97,62 @@ class LensController {
                     .ifPresent(moves -> reached.put(position.id(), new Reached(moves, reach.way(position.id()))));
         }
         return reached;
+    }
+
+    /** A route with the first rank at which all of it is taught; null when that never happens. */
+    record RouteView(Routes.Route route, String ladder, String rank) {}
+
+    /** The most likely routes from a position to another one or, with {@code end=any}, to any end. */
+    @GetMapping("/routes")
+    List<RouteView> routes(
+            @RequestParam String from,
+            @RequestParam(required = false) String to,
+            @RequestParam(required = false) String end,
+            @RequestParam(defaultValue = "5") int k,
+            @RequestParam(required = false) String rank,
+            @RequestParam(required = false) String student,
+            @RequestParam(required = false) String ruleset) {
+        if ((to == null) == (end == null) || end != null && !end.equals("any")) {
+            throw Refusal.bad("ROUTE_END", "to", "Say where the route goes: to a position, or end=any.");
+        }
+        if (k < 1 || k > MOST_ROUTES) {
+            throw Refusal.bad("ROUTE_COUNT", "k", "Ask for 1 to " + MOST_ROUTES + " routes.");
+        }
+        Eyes eyes = eyes(rank, student, ruleset);
+        GrapplingMap map = eyes.snapshot().map();
+        for (String position : to == null ? List.of(from) : List.of(from, to)) {
+            map.position(position).orElseThrow(() -> Refusal.missing("position", position));
+        }
+        RoundEvidence evidence = RoundEvidence.of(map, rounds.all());
+        Ladder ladder = eyes.ladder() != null
+                ? eyes.ladder()
+                : ladders.all().stream().findFirst().orElse(null);
+        return Routes.find(
+                        eyes.graph(),
+                        eyes.against(false),
+                        link -> evidence.of(link).estimate(),
+                        from,
+                        to,
+                        k)
+                .stream()
+                .map(route -> new RouteView(
+                        route,
+                        ladder == null ? null : ladder.id(),
+                        ladder == null ? null : taughtBy(route, ladder, map)))
+                .toList();
+    }
+
+    private static String taughtBy(Routes.Route route, Ladder ladder, GrapplingMap map) {
+        Map<String, String> taughtAt = ladder.taughtAt(map);
+        int last = 0;
+        for (Routes.Leg leg : route.legs()) {
+            String at = taughtAt.get(map.link(leg.link()).orElseThrow().technique());
+            if (at == null) {
+                return null;
+            }
+            last = Math.max(last, ladder.indexOf(at));
+        }
+        return ladder.ranks().get(last).id();
     }
 
     private Eyes eyes(String rank, String student, String ruleset) {

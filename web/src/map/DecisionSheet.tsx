@@ -35,12 +35,14 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onR
         <p className="quiet">
           {plain(map.stageOf(position.id))} · control {signed(position.control)} · {position.summary}
         </p>
-        <Button variant="default" size="compact-sm" onClick={() => onSelect(table.counterpart)}>
-          Swap eyes: {map.position.get(table.counterpart)?.name} (x)
-        </Button>{' '}
-        <Button variant="default" size="compact-sm" onClick={onRoutes}>
-          Routes from here (r)
-        </Button>
+        <div className={classes.eyes}>
+          <Button variant="default" size="compact-sm" onClick={() => onSelect(table.counterpart)}>
+            Swap eyes: {map.position.get(table.counterpart)?.name} (x)
+          </Button>
+          <Button variant="default" size="compact-sm" onClick={onRoutes}>
+            Routes from here (r)
+          </Button>
+        </div>
         <button
           type="button"
           className={classes.close}
@@ -51,8 +53,7 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onR
         </button>
       </header>
       <p className="quiet">
-        Chances from logged rounds, with the span in which four of five would lie; “usual” is what is usual
-        for the family.
+        Chances from logged rounds with their span; “usual” is the family’s until there are some.
       </p>
       {waysLeftOut(table) > 0 && (
         <p className="quiet">

@@ -80,9 +80,10 @@ export function Hillside({
     [selected, map, ways, walk],
   );
   const figures = useMemo(() => new Set(walk ? walk.slice(1) : ways.map((w) => w.to)), [ways, walk]);
+  const hasSoil = signs?.soil !== undefined;
   const size = useMemo(
-    () => ({ width, height, restWidth: restWidth ?? width, isSmall }),
-    [width, height, restWidth, isSmall],
+    () => ({ width, height, restWidth: restWidth ?? width, isSmall, hasSoil }),
+    [width, height, restWidth, isSmall, hasSoil],
   );
   const hill = useHill(map, size, lit, figures, fontPx);
   const from = selected ? hill.plots.get(selected) : undefined;
@@ -172,6 +173,7 @@ export function Hillside({
                 }}
                 data-plot={plot.id}
                 data-control={position.control}
+                data-next={(way && way === ways[chosenWay]) || undefined}
                 tabIndex={plot.id === first ? 0 : -1}
                 aria-pressed={plot.id === selected}
                 aria-label={isPeg ? `${position.name}, control ${signed(position.control)}` : undefined}

@@ -3,7 +3,7 @@ import type { Stage } from '../api/types';
 /** Half a grade of control: no plot stands further from its own. */
 export const HALF_A_GRADE = 0.5;
 /** Air between two plots of a row, in pixels. */
-export const AIR = 10;
+export const AIR = 8;
 
 /** Air to the edge of the hill. */
 export const EDGE = 8;

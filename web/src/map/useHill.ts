@@ -29,9 +29,10 @@ const GUTTER = 19;
 const ROW_AIR = 6;
 /** Room above the first terrace for the scale. */
 const SKY = 18;
-/** Width of the chance that a lit plot carries. */
-const FIGURE = 38;
-const PADDING = 22;
+/** Room beside the text of a label, without and with a band of soil. */
+const PADDING = { plain: 12, soil: 20 };
+/** In how many lines a lit label may stand, the fewest that fit. */
+const FOLDS = [1, 2, 3];
 
 let ruler: CanvasRenderingContext2D | null = null;
 
@@ -42,15 +43,19 @@ function textWidth(text: string, font: string): number {
   return ruler.measureText(text).width;
 }
 
-/** The width of a text broken into two lines where it is narrowest. */
-function inTwoLines(text: string, font: string): number {
-  const words = text.split(' ');
-  const widths = words.slice(1).map((_, i) => {
-    const first = words.slice(0, i + 1).join(' ');
-    const second = words.slice(i + 1).join(' ');
-    return Math.max(textWidth(first, font), textWidth(second, font));
-  });
-  return Math.ceil(Math.min(textWidth(text, font), ...widths)) + PADDING;
+/** The least width of a text broken into at most so many lines. */
+function inLines(text: string, lines: number, font: string, padding: number): number {
+  const narrowest = (words: string[], left: number): number => {
+    const whole = textWidth(words.join(' '), font);
+    if (left === 1 || words.length === 1) return whole;
+    const broken = words
+      .slice(1)
+      .map((_, i) =>
+        Math.max(textWidth(words.slice(0, i + 1).join(' '), font), narrowest(words.slice(i + 1), left - 1)),
+      );
+    return Math.min(whole, ...broken);
+  };
+  return Math.ceil(narrowest(text.split(' '), lines)) + padding;
 }
 
 /** Text is measured again once the shipped fonts are there. */
@@ -66,11 +71,11 @@ export function useFontsReady(): boolean {
   return ready;
 }
 
-/** A plot with the widths of its label in two lines, without and with its chance. */
-type Label = PlotToPlace & { folded: number; foldedWithFigure: number };
+/** A plot with the widths of its label in one, two and three lines, without and with its figure. */
+type Label = PlotToPlace & { plain: number[]; withFigure: number[] };
 
 /** `isSmall`: a picture of the hill beside something else; every plot is a peg. */
-type Size = { width: number; height: number; restWidth: number; isSmall: boolean };
+type Size = { width: number; height: number; restWidth: number; isSmall: boolean; hasSoil: boolean };
 
 /**
  * The hill laid out: rows by the width at rest, places in the row by the width there is now.
@@ -86,6 +91,7 @@ export function useHill(
   fontPx: number,
 ): Hill {
   const fonts = useFontsReady();
+  const padding = size.hasSoil ? PADDING.soil : PADDING.plain;
   const labels = useMemo(() => {
     const font = `${fontPx}px "Atkinson Hyperlegible"${fonts ? '' : ', sans-serif'}`;
     return [...map.position.values()]
@@ -95,11 +101,11 @@ export function useHill(
         mirror: map.counterpart(p.id),
         stage: map.stageOf(p.id),
         control: p.control,
-        width: Math.ceil(textWidth(p.name, font)) + PADDING,
-        folded: inTwoLines(p.name, font),
-        foldedWithFigure: inTwoLines(`${p.name} 35 %`, font),
+        width: Math.ceil(textWidth(p.name, font)) + PADDING.soil + 4,
+        plain: FOLDS.map((lines) => inLines(p.name, lines, font, padding)),
+        withFigure: FOLDS.map((lines) => inLines(`${p.name} 35\u00a0%`, lines, font, padding)),
       }));
-  }, [map, fonts, fontPx]);
+  }, [map, fonts, fontPx, padding]);
   const rows = useMemo(() => rowsOf(labels, STAGES, size.restWidth, MARGIN), [labels, size.restWidth]);
   return useMemo(() => lay(rows, size, lit, figures, fontPx), [rows, size, lit, figures, fontPx]);
 }
@@ -159,26 +165,26 @@ function lay(
   return { plots, rows: standing, terraces, pegged, height: Math.max(size.height, y) };
 }
 
-/** As high as its highest plot: a peg, a label in one line, a label in two. */
+/** As high as its highest plot: a peg, or a label in one, two or three lines. */
 function rowHeight(placed: Placed[], lit: Set<string> | null, fontPx: number): number {
   if (lit === null) return fontPx + 9;
   return Math.max(
-    ...placed.map((plot) => (plot.width === PEG ? PEG_HEIGHT : plot.isFolded ? fontPx * 2 + 8 : fontPx + 10)),
+    ...placed.map((plot) =>
+      plot.width === PEG ? PEG_HEIGHT : Math.round(fontPx * 1.1 * (plot.lines ?? 1)) + 8,
+    ),
   );
 }
 
-type Placed = PlotToPlace & { isFolded?: boolean };
+type Placed = PlotToPlace & { lines?: number };
 
-/** Unlit plots become pegs; lit ones keep their labels, in two lines where one line would push them off their control. */
+/** Unlit plots become pegs; lit ones keep their labels, in as many lines as keep them at their control. */
 function narrow(plots: Label[], size: Size, lit: Set<string> | null, figures: Set<string>): Placed[] {
   if (!size.isSmall && lit === null) return plots;
-  const pegs = (width: (plot: Label) => number, isFolded: boolean) =>
-    plots.map<Placed>((plot) =>
-      size.isSmall || !lit?.has(plot.id)
-        ? { ...plot, width: PEG }
-        : { ...plot, width: width(plot), isFolded },
-    );
-  const inOneLine = pegs((plot) => plot.width + (figures.has(plot.id) ? FIGURE : 0), false);
-  if (size.isSmall || fits(inOneLine, size.width, MARGIN)) return inOneLine;
-  return pegs((plot) => (figures.has(plot.id) ? plot.foldedWithFigure : plot.folded), true);
+  const folded = FOLDS.map((lines, i) =>
+    plots.map<Placed>((plot) => {
+      if (size.isSmall || !lit?.has(plot.id)) return { ...plot, width: PEG };
+      return { ...plot, lines, width: figures.has(plot.id) ? plot.withFigure[i] : plot.plain[i] };
+    }),
+  );
+  return folded.find((row) => fits(row, size.width, MARGIN)) ?? folded[folded.length - 1];
 }

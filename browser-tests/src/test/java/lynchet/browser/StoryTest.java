@@ -45,8 +45,12 @@ class StoryTest {
             coach.type(coach.see("[data-plot=closed-guard]"), "x");
             coach.seeAt("at=in-closed-guard");
             coach.see("h2", "Closed guard, top");
+            String best = coach.see("[data-next=true]").getAttribute("data-plot");
             coach.type(coach.see("[data-plot=in-closed-guard]"), Keys.ARROW_RIGHT);
-            coach.see("h2", "Side control, top");
+            coach.seeAt("at=" + best);
+            coach.type(coach.see("[data-plot=" + best + "]"), "r");
+            coach.see("h2", "Routes from");
+            coach.see("button", "all taught at");
         }
     }
 

@@ -45,6 +45,7 @@ const HERE: Record<string, [string, string][]> = {
     ['↑ ↓', 'choose another path'],
     ['Shift + arrows', 'the nearest plot'],
     ['x', 'swap eyes'],
+    ['r', 'routes from the selected plot'],
     ['Esc', 'close the sheet'],
   ],
   '/chains': [

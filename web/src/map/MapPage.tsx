@@ -20,6 +20,7 @@ import { Empty, Loaded } from '../ui/States';
 import { count } from '../ui/words';
 import { DecisionSheet } from './DecisionSheet';
 import { GapSheet } from './GapSheet';
+import { HillList } from './HillList';
 import { Hillside, type Signs } from './Hillside';
 import { Legend } from './Legend';
 import classes from './MapPage.module.css';
@@ -30,6 +31,9 @@ const eyesOf = (text: string | null): Eyes => {
   const [kind, id] = (text ?? 'club').split(':');
   return kind === 'rank' || kind === 'student' ? { kind, id } : { kind: 'club' };
 };
+
+/** Up to this width the terraces are lists. */
+const PHONE = 700;
 
 export function MapPage() {
   const map = useMap();
@@ -118,6 +122,11 @@ function MapScreen({ map }: { map: MapIndex }) {
     },
   ];
   const title = options.flatMap((o) => o.items).find((o) => o.value === eyesText)?.label ?? '';
+  const select = (id: string | null) => {
+    setListOpen(false);
+    setChosenRoute(0);
+    change('at', id);
+  };
   const sheet = selected !== null || listOpen;
   return (
     <>
@@ -145,20 +154,20 @@ function MapScreen({ map }: { map: MapIndex }) {
       </PageHead>
       <div className={classes.screen}>
         <div className={classes.hill}>
-          <Hillside
-            map={map}
-            selected={selected}
-            table={table.data}
-            signs={signs}
-            restWidth={Math.max(760, viewport.width - 104)}
-            walk={walk}
-            onRoutes={() => change('to', 'any')}
-            onSelect={(id) => {
-              setListOpen(false);
-              setChosenRoute(0);
-              change('at', id);
-            }}
-          />
+          {viewport.width > 0 && viewport.width <= PHONE ? (
+            <HillList map={map} signs={signs} onSelect={select} />
+          ) : (
+            <Hillside
+              map={map}
+              selected={selected}
+              table={table.data}
+              signs={signs}
+              restWidth={Math.max(760, viewport.width - 104)}
+              walk={walk}
+              onRoutes={() => change('to', 'any')}
+              onSelect={select}
+            />
+          )}
           {soil && <Legend soil={soil} hidden={hidden} onHide={setHidden} />}
         </div>
         {sheet && (

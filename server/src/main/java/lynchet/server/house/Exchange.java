@@ -2,6 +2,8 @@ package lynchet.server.house;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import lynchet.core.mat.Attendance;
@@ -106,7 +108,10 @@ class Exchange {
                                 + " lines cannot be taken; nothing was changed.");
             }
             keep(kind, plan, progress);
-            journal.write("import", "csv", kind.name().toLowerCase(java.util.Locale.ROOT), null, preview);
+            // Numbers only: the lines of a sheet hold birth dates and weights, which are not for the trail.
+            Map<String, Integer> counts =
+                    Map.of("added", preview.add(), "changed", preview.change(), "leftOut", preview.bad());
+            journal.write("import", "csv", kind.name().toLowerCase(Locale.ROOT), null, counts);
             return preview;
         }));
     }

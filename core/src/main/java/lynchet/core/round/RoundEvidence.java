@@ -29,6 +29,8 @@ public final class RoundEvidence {
         private double worked;
     }
 
+    private static final Tally NONE = new Tally();
+
     private final GrapplingMap map;
     private final Map<String, Tally> byLink = new HashMap<>();
     private final Map<Family, Tally> byFamily = new EnumMap<>(Family.class);
@@ -66,20 +68,34 @@ public final class RoundEvidence {
         }
     }
 
-    /** The chance of one link. */
+    /** The chance of one link, with its span. */
     public Chance of(Link link) {
+        Posterior posterior = posterior(link);
+        BetaDistribution beta = BetaDistribution.of(posterior.works(), posterior.fails());
+        return new Chance(
+                posterior.mean(),
+                beta.inverseCumulativeProbability(0.1),
+                beta.inverseCumulativeProbability(0.9),
+                byLink.getOrDefault(link.id(), NONE).tries);
+    }
+
+    /** The estimate alone, which is quickly had. */
+    public double estimate(Link link) {
+        return posterior(link).mean();
+    }
+
+    private record Posterior(double works, double fails) {
+        double mean() {
+            return works / (works + fails);
+        }
+    }
+
+    private Posterior posterior(Link link) {
         Technique technique = map.technique(link.technique()).orElseThrow();
-        Tally family = byFamily.getOrDefault(technique.family(), new Tally());
+        Tally family = byFamily.getOrDefault(technique.family(), NONE);
         double rate = (family.worked + USUAL_TRIES * USUAL) / (family.tries + USUAL_TRIES);
         double mean = Math.min(0.9, Math.max(0.05, rate * BY_MASTER.get(technique.master())));
-        Tally own = byLink.getOrDefault(link.id(), new Tally());
-        double alpha = STRENGTH * mean + own.worked;
-        double beta = STRENGTH * (1 - mean) + own.tries - own.worked;
-        BetaDistribution posterior = BetaDistribution.of(alpha, beta);
-        return new Chance(
-                alpha / (alpha + beta),
-                posterior.inverseCumulativeProbability(0.1),
-                posterior.inverseCumulativeProbability(0.9),
-                own.tries);
+        Tally own = byLink.getOrDefault(link.id(), NONE);
+        return new Posterior(STRENGTH * mean + own.worked, STRENGTH * (1 - mean) + own.tries - own.worked);
     }
 }

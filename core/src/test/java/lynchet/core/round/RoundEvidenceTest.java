@@ -97,6 +97,7 @@ class RoundEvidenceTest {
         Chance chance = evidence(events).of(MAP.link("tried").orElseThrow());
         assertThat(chance.estimate()).isCloseTo(0.622, within(1e-9));
         assertThat(chance.tries()).isEqualTo(12);
+        assertThat(evidence(events).estimate(MAP.link("tried").orElseThrow())).isEqualTo(chance.estimate());
         assertThat(chance.low()).isBetween(0.45, 0.50);
         assertThat(chance.high()).isBetween(0.74, 0.78);
         assertThat(evidence(events).of(MAP.link("hard").orElseThrow()).estimate())

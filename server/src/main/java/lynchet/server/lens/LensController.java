@@ -127,14 +127,7 @@ class LensController {
         Ladder ladder = eyes.ladder() != null
                 ? eyes.ladder()
                 : ladders.all().stream().findFirst().orElse(null);
-        return Routes.find(
-                        eyes.graph(),
-                        eyes.against(false),
-                        link -> evidence.of(link).estimate(),
-                        from,
-                        to,
-                        k)
-                .stream()
+        return Routes.find(eyes.graph(), eyes.against(false), evidence::estimate, from, to, k).stream()
                 .map(route -> new RouteView(
                         route,
                         ladder == null ? null : ladder.id(),

@@ -7,6 +7,7 @@ import { SignIn } from './session/SignIn';
 import { Boundary, Failed, Waiting } from './ui/States';
 
 const MapPage = lazy(() => import('./map/MapPage').then((m) => ({ default: m.MapPage })));
+const ListPage = lazy(() => import('./map/ListPage').then((m) => ({ default: m.ListPage })));
 const ChainsPage = lazy(() => import('./chain/ChainsPage').then((m) => ({ default: m.ChainsPage })));
 const ChainEditorPage = lazy(() =>
   import('./chain/ChainEditor').then((m) => ({ default: m.ChainEditorPage })),
@@ -40,6 +41,7 @@ export function App() {
         <Suspense fallback={<Waiting height="80vh" />}>
           <Routes>
             <Route path="/map" element={<MapPage />} />
+            <Route path="/map/list" element={<ListPage />} />
             <Route path="/chains" element={<ChainsPage />} />
             <Route path="/chains/:id" element={<ChainEditorPage />} />
             <Route path="/ranks" element={<RanksPage />} />

@@ -140,6 +140,9 @@ function MapScreen({ map }: { map: MapIndex }) {
           w={250}
           allowDeselect={false}
         />
+        <Button component={Link} to="/map/list" variant="default">
+          List
+        </Button>
         {eyes.kind !== 'club' && gaps.data && (
           <Button
             variant="default"

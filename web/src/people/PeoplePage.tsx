@@ -64,7 +64,11 @@ function Roster({ rows, views }: { rows: RosterRow[]; views: LadderView[] }) {
     </th>
   );
   if (rows.length === 0)
-    return <Empty title="Nobody here yet">Bring people in with an archive from House.</Empty>;
+    return (
+      <Empty title="Nobody here yet">
+        Bring people in from a spreadsheet: <Link to="/house/exchange">House, import and export</Link>.
+      </Empty>
+    );
   return (
     <div className={classes.body}>
       <TextInput

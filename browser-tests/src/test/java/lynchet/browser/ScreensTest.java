@@ -12,6 +12,8 @@ class ScreensTest {
         {"map", "/map", "[data-plot=closed-guard]"},
         {"map-selected", "/map?at=closed-guard&eyes=rank:orange", "[data-sheet] h3"},
         {"map-technique", "/map?technique=major-outer-reap", "article h3"},
+        {"map-routes", "/map?at=turtle&to=any&eyes=rank:yellow", "[data-sheet] ol li"},
+        {"techniques", "/map/list", "tbody tr"},
         {"chains", "/chains", "ul h2"},
         {"chain-editor", "/chains/hip-bump-answers", "[aria-label=Outline] li"},
         {"ranks", "/ranks", "ol h2"},

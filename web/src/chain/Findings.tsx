@@ -24,8 +24,8 @@ export function Findings({ map, report }: { map: MapIndex; report: ChainReport }
             <dd>{percent(report.chanceToSettle)}</dd>
           </dl>
           <p className="quiet">
-            Weakest link: {weakest} ({percent(report.weakestChance)}). No rounds are logged, so reactions
-            count evenly and chances are the usual ones of their family.
+            Weakest link: {weakest} ({percent(report.weakestChance)}). Chances come from logged rounds or are
+            usual for the family; reactions count evenly.
           </p>
         </>
       )}

@@ -137,7 +137,7 @@ function MapScreen({ map }: { map: MapIndex }) {
           data={options}
           value={eyesText}
           onChange={(value) => change('eyes', value === 'club' ? null : value)}
-          w={250}
+          className={classes.eyes}
           allowDeselect={false}
         />
         <Button component={Link} to="/map/list" variant="default">

@@ -136,15 +136,31 @@ public final class LibraryUpdate {
     private static Difference difference(String key, Object thing, Who who) {
         String part = key.substring(0, key.indexOf('/'));
         String id = key.substring(part.length() + 1);
-        String name = thing instanceof PositionPair pair
-                ? pair.first().name()
-                : thing instanceof Technique technique
-                        ? technique.name()
-                        : thing instanceof Chain chain
-                                ? chain.name()
-                                : thing instanceof Reaction reaction
-                                        ? reaction.text()
-                                        : thing instanceof Word word ? word.term() : id.replace('-', ' ');
-        return new Difference(key, part, id, name, who);
+        return new Difference(key, part, id, name(thing, id), who);
+    }
+
+    private static String name(Object thing, String id) {
+        if (thing instanceof PositionPair pair) {
+            return pair.first().name();
+        }
+        if (thing instanceof Technique technique) {
+            return technique.name();
+        }
+        if (thing instanceof Chain chain) {
+            return chain.name();
+        }
+        if (thing instanceof Ladder ladder) {
+            return ladder.name();
+        }
+        if (thing instanceof Ruleset ruleset) {
+            return ruleset.name();
+        }
+        if (thing instanceof Reaction reaction) {
+            return reaction.text();
+        }
+        if (thing instanceof Word word) {
+            return word.term();
+        }
+        return thing instanceof DrillShape drill ? drill.name() : id.replace('-', ' ');
     }
 }

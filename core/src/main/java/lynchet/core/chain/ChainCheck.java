@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.ToDoubleFunction;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
@@ -26,6 +27,7 @@ public final class ChainCheck {
 
     private final GrapplingMap map;
     private final Ruleset ruleset;
+    private final ToDoubleFunction<Link> chances;
     private final List<ChainFinding> findings = new ArrayList<>();
     private final List<ChainReport.StepAt> steps = new ArrayList<>();
     private final Set<String> techniques = new HashSet<>();
@@ -42,14 +44,24 @@ public final class ChainCheck {
         private static final Ends NONE = new Ends(0, 0);
     }
 
-    private ChainCheck(GrapplingMap map, Ruleset ruleset) {
+    private ChainCheck(GrapplingMap map, Ruleset ruleset, ToDoubleFunction<Link> chances) {
         this.map = map;
+        this.chances = chances;
         this.ruleset = ruleset;
     }
 
     /** Checks a chain; {@code ruleset} null: legality is not looked at. */
     public static ChainReport check(GrapplingMap map, Chain chain, Ruleset ruleset) {
-        ChainCheck check = new ChainCheck(map, ruleset);
+        return check(
+                map,
+                chain,
+                ruleset,
+                link -> LinkEvidence.prior(map.technique(link.technique()).orElseThrow()));
+    }
+
+    /** The same with the chance, 0 to 1, that a try of each link works. */
+    public static ChainReport check(GrapplingMap map, Chain chain, Ruleset ruleset, ToDoubleFunction<Link> chances) {
+        ChainCheck check = new ChainCheck(map, ruleset, chances);
         Ends ends = chain.first() == null ? Ends.NONE : check.step(chain.first(), "1", chain.start(), null, 1, 1);
         check.wholeChain();
         return new ChainReport(
@@ -89,7 +101,7 @@ public final class ChainCheck {
             cautions(link, technique, label);
         }
 
-        double works = LinkEvidence.prior(technique);
+        double works = chances.applyAsDouble(link);
         if (weakest == null || works < weakestChance) {
             weakest = link.id();
             weakestChance = works;

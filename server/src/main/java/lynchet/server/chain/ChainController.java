@@ -4,12 +4,14 @@ import java.util.List;
 import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainCheck;
 import lynchet.core.chain.ChainReport;
+import lynchet.core.round.RoundEvidence;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
 import lynchet.server.map.MapSnapshot;
 import lynchet.server.map.MapStore;
+import lynchet.server.round.RoundStore;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,11 +31,13 @@ class ChainController {
 
     private final ChainStore chains;
     private final MapStore maps;
+    private final RoundStore rounds;
     private final Durable durable;
 
-    ChainController(ChainStore chains, MapStore maps, Durable durable) {
+    ChainController(ChainStore chains, MapStore maps, RoundStore rounds, Durable durable) {
         this.chains = chains;
         this.maps = maps;
+        this.rounds = rounds;
         this.durable = durable;
     }
 
@@ -82,6 +86,7 @@ class ChainController {
 
     private ChainReport report(Chain chain, String ruleset) {
         MapSnapshot snapshot = maps.snapshot();
-        return ChainCheck.check(snapshot.map(), chain, snapshot.ruleset(ruleset));
+        RoundEvidence evidence = RoundEvidence.of(snapshot.map(), rounds.all());
+        return ChainCheck.check(snapshot.map(), chain, snapshot.ruleset(ruleset), evidence::estimate);
     }
 }

@@ -55,6 +55,12 @@ class ClubArchiveTest {
                 "\"joined\": \"2026-01-05\"    | \"joined\": \"2026-02-30\" | READABLE       | /people/0/joined",
                 "\"format\": 1                 | \"format\": 2             | FORMAT          | /format",
                 "\"weightKg\": 61.5            | \"weightKg\": 1e9         | READABLE        | /people/0",
+                "\"tracks\" | \"words\": [{\"id\": \"w\", \"term\": \"w\", \"meaning\": \"m\", \"techniques\": [\"nope\"]}], \"tracks\" | WORD_TECHNIQUE | /words/0/techniques",
+                "\"tracks\" | \"drills\": [{\"id\": \"d\", \"name\": \"D\", \"kind\": \"POSITIONAL_ROUNDS\", \"start\": \"nope\", \"resetWhen\": [\"x\"], \"minutes\": 5}], \"tracks\" | DRILL_START | /drills/0/start",
+                "\"tracks\" | \"drills\": [{\"id\": \"d\", \"name\": \"D\", \"kind\": \"POSITIONAL_ROUNDS\", \"minutes\": 5}], \"tracks\" | READABLE | /drills/0",
+                "\"tracks\" | \"terms\": [{\"id\": \"t\", \"name\": \"T\", \"from\": \"2026-01-01\", \"until\": \"2026-02-01\", \"slots\": [{\"track\": \"nope\", \"day\": \"MONDAY\", \"start\": \"18:00:00\", \"minutes\": 60}]}], \"tracks\" | SLOT_TRACK | /terms/0/slots",
+                "\"tracks\" | \"gradings\": [{\"id\": \"g\", \"name\": \"G\", \"date\": \"2026-01-01\", \"ladder\": \"nope\", \"candidates\": [{\"student\": \"ana\", \"rank\": \"nope\"}]}], \"tracks\" | CANDIDATE_RANK | /gradings/0/candidates",
+                "\"tracks\" | \"rounds\": [{\"id\": \"r\", \"at\": \"2026-02-03T18:31:02Z\", \"first\": \"ana\", \"second\": \"bob\", \"ended\": {\"how\": \"TIME\"}}], \"tracks\" | RECORD_STUDENT | /rounds/0/second",
                 "{\"id\": \"sit-down\"         | {\"id\": \"x\", \"id\": \"y\" | READABLE    | line 8",
             })
     void refusesWithPathAndRule(String part, String by, String rule, String where) {

@@ -1,26 +1,22 @@
 package lynchet.bench;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
+import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import lynchet.core.map.Family;
 import lynchet.core.map.Finding;
 import lynchet.core.map.Gaps;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Knowledge;
-import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
 import lynchet.core.map.MoveGraph;
-import lynchet.core.map.Position;
-import lynchet.core.map.PositionPair;
 import lynchet.core.map.SmallestMend;
 import lynchet.core.map.Stage;
-import lynchet.core.map.Technique;
+import lynchet.format.Json;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -62,64 +58,30 @@ public class GapsBench {
 
     private static GrapplingMap map() {
         Random random = new Random(7);
-        List<PositionPair> pairs = new ArrayList<>();
-        for (int i = 0; i < PAIRS; i++) {
+        String pairs = listed(PAIRS, i -> {
             double control = random.nextInt(31) / 10.0;
             Stage stage = i == 0 ? Stage.APART : Stage.values()[1 + random.nextInt(5)];
-            pairs.add(new PositionPair(
-                    "pair" + i, stage, position("p" + i, control), position("p" + i + "-x", -control)));
-        }
-        List<Technique> techniques = new ArrayList<>();
-        for (int i = 0; i < TECHNIQUES; i++) {
-            techniques.add(new Technique(
-                    "t" + i,
-                    "T" + i,
-                    null,
-                    Family.PASS,
-                    null,
-                    null,
-                    true,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    1 + random.nextInt(5),
-                    3,
-                    false));
-        }
-        List<Link> links = new ArrayList<>();
-        for (int i = 0; i < LINKS; i++) {
-            links.add(new Link(
-                    "l" + i,
-                    somewhere(random),
-                    "t" + random.nextInt(TECHNIQUES),
-                    null,
-                    null,
-                    null,
-                    null,
-                    somewhere(random),
-                    null,
-                    null,
-                    null,
-                    false));
-        }
-        return GrapplingMap.of(new MapData(pairs, techniques, links, null, null));
+            return "{\"id\":\"pair%d\",\"stage\":\"%s\",\"first\":%s,\"second\":%s}"
+                    .formatted(i, stage, position("p" + i, control), position("p" + i + "-x", -control));
+        });
+        String techniques = listed(
+                TECHNIQUES, i -> "{\"id\":\"t%d\",\"name\":\"T%d\",\"family\":\"PASS\",\"learn\":%d,\"master\":3}"
+                        .formatted(i, i, 1 + random.nextInt(5)));
+        String links = listed(LINKS, i -> "{\"id\":\"l%d\",\"from\":\"%s\",\"technique\":\"t%d\",\"to\":\"%s\"}"
+                .formatted(i, somewhere(random), random.nextInt(TECHNIQUES), somewhere(random)));
+        String map = "{\"pairs\":%s,\"techniques\":%s,\"links\":%s}".formatted(pairs, techniques, links);
+        return GrapplingMap.of(Json.read(map, MapData.class));
+    }
+
+    private static String listed(int count, IntFunction<String> one) {
+        return IntStream.range(0, count).mapToObj(one).collect(Collectors.joining(",", "[", "]"));
     }
 
     private static String somewhere(Random random) {
         return "p" + random.nextInt(PAIRS) + (random.nextBoolean() ? "-x" : "");
     }
 
-    private static Position position(String id, double control) {
-        return new Position(id, id, null, control, null, null, false, null, null, null, null, false);
+    private static String position(String id, double control) {
+        return "{\"id\":\"%s\",\"name\":\"%s\",\"control\":%s}".formatted(id, id, control);
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import lynchet.core.safety.Hazard;
 
 /** Builds small maps for tests; a position is named after its pair, the counterpart has "-x" behind it. */
 public final class TinyMap {
@@ -30,6 +31,19 @@ public final class TinyMap {
     }
 
     public static Technique card(String id, Family family, int learn, List<String> prerequisites, List<String> falls) {
+        return card(id, family, learn, 3, prerequisites, falls, null, Set.of());
+    }
+
+    /** Every other part of a card is left out. */
+    public static Technique card(
+            String id,
+            Family family,
+            int learn,
+            int master,
+            List<String> prerequisites,
+            List<String> falls,
+            String houseVersion,
+            Set<Hazard> hazards) {
         return new Technique(
                 id,
                 id,
@@ -44,15 +58,15 @@ public final class TinyMap {
                 null,
                 null,
                 null,
-                null,
+                houseVersion,
                 prerequisites,
                 falls,
                 null,
-                null,
+                hazards,
                 null,
                 null,
                 learn,
-                3,
+                master,
                 false);
     }
 

@@ -11,12 +11,7 @@ import java.util.List;
 import lynchet.core.map.Chance;
 import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.Link;
-import lynchet.core.map.MapData;
-import lynchet.core.map.Position;
-import lynchet.core.map.PositionPair;
-import lynchet.core.map.Stage;
-import lynchet.core.map.Technique;
+import lynchet.core.map.TinyMap;
 import lynchet.core.round.Round.Event;
 import lynchet.core.round.Round.Intent;
 import lynchet.core.round.Round.Outcome;
@@ -25,47 +20,13 @@ import org.junit.jupiter.api.Test;
 
 class RoundEvidenceTest {
 
-    private static final GrapplingMap MAP = GrapplingMap.of(new MapData(
-            List.of(new PositionPair("p", Stage.APART, position(), null)),
-            List.of(technique("one", 3), technique("other", 5)),
-            List.of(link("tried", "one"), link("rest", "one"), link("hard", "other")),
-            List.of(),
-            List.of()));
-
-    private static Position position() {
-        return new Position("p", "P", null, 0, null, null, false, null, null, null, null, false);
-    }
-
-    private static Technique technique(String id, int master) {
-        return new Technique(
-                id,
-                id,
-                null,
-                Family.SWEEP,
-                null,
-                null,
-                false,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                1,
-                master,
-                false);
-    }
-
-    private static Link link(String id, String technique) {
-        return new Link(id, "p", technique, null, null, null, null, "p", null, null, null, false);
-    }
+    private static final GrapplingMap MAP = new TinyMap()
+            .add(TinyMap.card("one", Family.SWEEP, 1, 3, null, null, null, null))
+            .add(TinyMap.card("other", Family.SWEEP, 1, 5, null, null, null, null))
+            .link("tried", "s", "one", "s")
+            .link("rest", "s", "one", "s")
+            .link("hard", "s", "other", "s")
+            .map();
 
     private static List<Event> events(String link, Outcome outcome, int n) {
         return Collections.nCopies(n, new Event(1, Who.FIRST, link, null, null, Intent.TRY, outcome, null, null));

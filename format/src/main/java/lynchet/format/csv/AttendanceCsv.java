@@ -1,8 +1,6 @@
 package lynchet.format.csv;
 
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -96,12 +94,8 @@ public final class AttendanceCsv {
                 student.id(),
                 c.id(),
                 cells.oneOf("how", Attendance.How.class).orElse(Attendance.How.BULK),
-                at(c.date()),
+                cells.moment(c.date()),
                 by);
-    }
-
-    private static Instant at(LocalDate day) {
-        return day.atTime(12, 0).toInstant(ZoneOffset.UTC);
     }
 
     private static TrainingClass trained(Cells cells, Map<String, TrainingClass> byId, List<TrainingClass> classes) {

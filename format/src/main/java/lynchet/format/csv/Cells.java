@@ -1,6 +1,9 @@
 package lynchet.format.csv;
 
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
@@ -22,6 +25,19 @@ record Cells(Sheet.Row row, Dates dates) {
                 .orElseThrow(
                         () -> new BadLine(column + " " + text + " is not a day of the calendar, or not written like "
                                 + dates.way().example())));
+    }
+
+    /** The moment in the column {@code at}; where a sheet gives only the day, its noon. */
+    Instant moment(LocalDate day) {
+        return text("at")
+                .map(text -> {
+                    try {
+                        return Instant.parse(text);
+                    } catch (DateTimeParseException e) {
+                        throw new BadLine("at " + text + " is not a moment written like 2026-11-24T18:30:00Z");
+                    }
+                })
+                .orElseGet(() -> day.atTime(12, 0).toInstant(ZoneOffset.UTC));
     }
 
     Optional<Integer> whole(String column) {

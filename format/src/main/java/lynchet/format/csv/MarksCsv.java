@@ -3,11 +3,13 @@ package lynchet.format.csv;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Stream;
 import lynchet.core.chain.Chain;
@@ -40,6 +42,10 @@ public final class MarksCsv {
             "by",
             "withdraws");
 
+    private static final Comparator<Mark> IN_TIME = Comparator.comparing(Mark::at)
+            .thenComparing(m -> m.withdraws() != null)
+            .thenComparing(Mark::id);
+
     private final Map<String, String> subjects = new HashMap<>();
     private final GrapplingMap map;
 
@@ -64,7 +70,7 @@ public final class MarksCsv {
         Map<String, String> names = new HashMap<>();
         people.forEach(s -> names.put(s.id(), s.name()));
         Lines lines = new Lines(COLUMNS);
-        for (Mark m : marks) {
+        for (Mark m : marks.stream().sorted(IN_TIME).toList()) {
             lines.line(
                     m.id(),
                     m.student(),
@@ -114,6 +120,10 @@ public final class MarksCsv {
             String about = row.cell("name").or(() -> row.cell("student")).orElse("");
             maker.reading(row.line(), about, () -> {
                 Mark mark = reading.mark(cells, roll, today, by);
+                String withdrawn = mark.withdraws();
+                if (withdrawn != null && !known.containsKey(withdrawn) && !seen.containsKey(withdrawn)) {
+                    throw new BadLine("there is no mark " + withdrawn + " to take back");
+                }
                 Long before = seen.putIfAbsent(mark.id(), row.line());
                 if (before != null) {
                     throw new BadLine("the same mark as on line " + before);
@@ -136,7 +146,8 @@ public final class MarksCsv {
                 && kept.subject().equals(read.subject())
                 && kept.standard() == read.standard()
                 && kept.passed() == read.passed()
-                && kept.side() == read.side();
+                && kept.side() == read.side()
+                && Objects.equals(kept.withdraws(), read.withdraws());
     }
 
     private String name(String subject) {
@@ -153,7 +164,8 @@ public final class MarksCsv {
             throw new BadLine("there is no technique, chain or item called " + named);
         }
         LocalDate day = cells.date("date").orElse(today);
-        if (day.isAfter(today)) {
+        Instant at = cells.moment(day);
+        if (hasNotCome(cells, day, at, today)) {
             throw new BadLine("the date " + day + " has not come yet");
         }
         Standard standard = cells.oneOf("standard", Standard.class).orElse(Standard.SHOWN);
@@ -163,9 +175,20 @@ public final class MarksCsv {
                 .map(text -> List.of(text.split("[\\s,;]+")))
                 .orElse(List.of());
         faults(subject, faults);
+        String withdraws = cells.text("withdraws").orElse(null);
+        if (withdraws != null && passed) {
+            throw new BadLine("what takes mark " + withdraws + " back is not passed");
+        }
         String made = "m-"
-                + Digest.of(
-                        String.join("|", student.id(), subject, standard.name(), side.name(), "" + passed, "" + day));
+                + Digest.of(String.join(
+                        "|",
+                        student.id(),
+                        subject,
+                        standard.name(),
+                        side.name(),
+                        "" + passed,
+                        "" + day,
+                        "" + withdraws));
         return new Mark(
                 cells.text("id").orElse(made),
                 student.id(),
@@ -177,9 +200,16 @@ public final class MarksCsv {
                 passed,
                 faults,
                 null,
-                at(day),
+                at,
                 by,
-                null);
+                withdraws);
+    }
+
+    /** A moment is in UTC, where the day of today may already be over. */
+    private static boolean hasNotCome(Cells cells, LocalDate day, Instant at, LocalDate today) {
+        return cells.text("at").isEmpty()
+                ? day.isAfter(today)
+                : at.isAfter(today.plusDays(2).atStartOfDay(ZoneOffset.UTC).toInstant());
     }
 
     private void faults(String subject, List<String> faults) {
@@ -193,9 +223,5 @@ public final class MarksCsv {
                         throw new BadLine(technique.name() + " has no fault called " + fault);
                     }
                 }));
-    }
-
-    private static Instant at(LocalDate day) {
-        return day.atTime(12, 0).toInstant(ZoneOffset.UTC);
     }
 }

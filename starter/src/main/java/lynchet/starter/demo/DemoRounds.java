@@ -51,12 +51,11 @@ final class DemoRounds {
             Map<String, Set<String>> attended,
             Instant tournament) {
         List<Round> rounds = new ArrayList<>();
-        List<TrainingClass> live = classes.stream()
-                .filter(c -> !c.track().equals("juniors"))
-                .skip(Math.max(0, classes.size() / 2))
-                .toList();
+        List<TrainingClass> adult =
+                classes.stream().filter(c -> !c.track().equals("juniors")).toList();
+        List<TrainingClass> live = adult.subList(adult.size() / 2, adult.size());
         for (int i = 0; i < LIVE && !live.isEmpty(); i++) {
-            TrainingClass c = live.get(live.size() - 1 - i % Math.max(1, live.size()));
+            TrainingClass c = live.get(live.size() - 1 - i % live.size());
             List<DemoPeople.Person> there = people.stream()
                     .filter(p -> !p.isJunior()
                             && attended.getOrDefault(c.id(), Set.of())

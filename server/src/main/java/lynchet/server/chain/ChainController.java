@@ -86,7 +86,7 @@ class ChainController {
 
     private ChainReport report(Chain chain, String ruleset) {
         MapSnapshot snapshot = maps.snapshot();
-        RoundEvidence evidence = RoundEvidence.of(snapshot.map(), rounds.all());
+        RoundEvidence evidence = rounds.evidence(snapshot.map());
         return ChainCheck.check(snapshot.map(), chain, snapshot.ruleset(ruleset), evidence::estimate);
     }
 }

@@ -72,8 +72,9 @@ public class Accounts {
         accounts.save(new Account(name, encoder.encode(password), role));
     }
 
-    /** Makes the head coach and gives the club what it chose to begin with. */
-    synchronized void makeFirst(String code, String name, String password, String clubName, StarterChoice choice) {
+    /** Makes the head coach and gives the club what it chose to begin with, both or neither; nobody else may write. */
+    @Transactional
+    void makeFirst(String code, String name, String password, String clubName, StarterChoice choice) {
         if (firstCode().isEmpty()) {
             throw Refusal.of(HttpStatus.CONFLICT, "NOT_FIRST", null, "This club already has a head coach.");
         }

@@ -80,15 +80,13 @@ class ArchiveController {
 
     @GetMapping(produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<byte[]> export(@RequestParam(required = false) String part) {
-        Club whole = club.read();
         if (part != null && !part.equals("map")) {
             throw Refusal.bad("PART", "part", "The part is map, or left out for the whole club.");
         }
-        Club wanted = part == null ? whole : Club.teaching(whole.name(), whole.map(), null, null, null, null);
-        return ResponseEntity.ok()
-                .contentType(MediaType.APPLICATION_JSON)
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"lynchet-club.json\"")
-                .body(ClubArchive.write(wanted));
+        Club wanted = part == null
+                ? club.read()
+                : Club.teaching(club.name(), maps.snapshot().map().data(), null, null, null, null);
+        return file(part == null ? "lynchet-club.json" : "lynchet-map.json", ClubArchive.write(wanted));
     }
 
     /** The map as a graph for other programs. */
@@ -103,10 +101,10 @@ class ArchiveController {
         return file("lynchet-map.dot", MapGraph.dot(maps.snapshot().map()));
     }
 
-    private static ResponseEntity<String> file(String name, String text) {
+    private static <T> ResponseEntity<T> file(String name, T content) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
-                .body(text);
+                .body(content);
     }
 
     /** What becomes of the present club. */

@@ -96,8 +96,7 @@ public class ClubStore {
 
     /** Puts a checked club in the place of the present one: all of it or nothing. Accounts stay. */
     public void replace(Club next, Progress progress) {
-        transaction.executeWithoutResult(status -> put(next, "replace", progress));
-        maps.reload();
+        put(next, "replace", progress);
     }
 
     /**
@@ -116,8 +115,7 @@ public class ClubStore {
                     first.where(),
                     "Without what this map leaves out the club would not hold together: " + first.sentence() + ".");
         }
-        transaction.executeWithoutResult(status -> put(next, "replace", progress));
-        maps.reload();
+        put(next, "replace", progress);
     }
 
     /**
@@ -131,13 +129,16 @@ public class ClubStore {
             throw new ArchiveRefused(merged.breaches());
         }
         if (!merged.changesNothing()) {
-            transaction.executeWithoutResult(status -> put(merged.club(), "merge", progress));
-            maps.reload();
+            put(merged.club(), "merge", progress);
         }
         return merged;
     }
 
     private void put(Club next, String what, Progress progress) {
+        transaction.executeWithoutResult(status -> putAll(next, what, progress));
+    }
+
+    private void putAll(Club next, String what, Progress progress) {
         progress.at("clearing", 0, 1);
         rounds.clear();
         gradings.clear();

@@ -15,6 +15,8 @@ import lynchet.starter.StarterChoice;
 import lynchet.starter.StarterLibrary;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** The shipped library: what a club begins with, and what later versions of it have to offer. */
 @Service
@@ -23,14 +25,17 @@ public class Library {
     private final ClubStore store;
     private final ClubRepository club;
     private final JdbcTemplate jdbc;
+    private final TransactionTemplate transaction;
 
-    Library(ClubStore store, ClubRepository club, JdbcTemplate jdbc) {
+    Library(ClubStore store, ClubRepository club, JdbcTemplate jdbc, TransactionTemplate transaction) {
+        this.transaction = transaction;
         this.store = store;
         this.club = club;
         this.jdbc = jdbc;
     }
 
     /** Begins an empty club with what was chosen. */
+    @Transactional
     void begin(String name, StarterChoice choice) {
         Club library = StarterLibrary.club(name, choice);
         store.replace(library, Progress.UNWATCHED);
@@ -38,6 +43,7 @@ public class Library {
     }
 
     /** Begins the demo club, which has the whole library. */
+    @Transactional
     void beginDemo(Club demo) {
         store.replace(demo, Progress.UNWATCHED);
         beganWith(StarterChoice.WHOLE, StarterLibrary.club(demo.name(), StarterChoice.WHOLE));
@@ -78,10 +84,12 @@ public class Library {
         if (!breaches.isEmpty()) {
             throw new ArchiveRefused(breaches);
         }
-        store.replace(next, Progress.UNWATCHED);
         Map<String, Object> now = new HashMap<>(LibraryUpdate.things(shipped));
         now.keySet().retainAll(keys);
-        remember(now);
+        transaction.executeWithoutResult(status -> {
+            store.replace(next, Progress.UNWATCHED);
+            remember(now);
+        });
     }
 
     private Club shipped(Club present) {

@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.util.List;
 import lynchet.core.safety.Cautions;
+import lynchet.server.keep.Durable;
 import lynchet.server.keep.Refusal;
 import lynchet.starter.StarterChoice;
 import lynchet.starter.demo.DemoClub;
@@ -36,6 +37,7 @@ class SessionController {
     private final Accounts accounts;
     private final ClubStore club;
     private final SignInBrake brake;
+    private final Durable durable;
     private final SecurityContextRepository sessions;
     private final SessionAuthenticationStrategy renewToken =
             new CsrfAuthenticationStrategy(CookieCsrfTokenRepository.withHttpOnlyFalse());
@@ -45,11 +47,13 @@ class SessionController {
             Accounts accounts,
             ClubStore club,
             SignInBrake brake,
+            Durable durable,
             SecurityContextRepository sessions,
             @Value("${lynchet.demo}") boolean demo) {
         this.accounts = accounts;
         this.club = club;
         this.brake = brake;
+        this.durable = durable;
         this.sessions = sessions;
         this.demo = demo;
     }
@@ -122,7 +126,10 @@ class SessionController {
 
     @PostMapping("/first")
     Session first(@RequestBody First first, HttpServletRequest request, HttpServletResponse response) {
-        accounts.makeFirst(first.code(), first.name(), first.password(), first.club(), first.library());
+        durable.writeAlone(() -> {
+            accounts.makeFirst(first.code(), first.name(), first.password(), first.club(), first.library());
+            return null;
+        });
         return enter(first.name(), Role.HEAD, request, response);
     }
 

@@ -56,17 +56,19 @@ class Problems extends ResponseEntityExceptionHandler {
 
     /** The problem that an exception is, for work that runs outside a request. */
     ProblemDetail of(RuntimeException e) {
-        return e instanceof Refusal refusal
-                ? refused(refusal)
-                : e instanceof ArchiveRefused refused
-                        ? refused(refused)
-                        : e instanceof NotWellFormed refused
-                                ? refused(refused)
-                                : e instanceof OptimisticLockingFailureException overtaken
-                                        ? overtaken(overtaken)
-                                        : e instanceof IllegalArgumentException nonsense
-                                                ? nonsense(nonsense)
-                                                : broken(e);
+        if (e instanceof Refusal refusal) {
+            return refused(refusal);
+        }
+        if (e instanceof ArchiveRefused refused) {
+            return refused(refused);
+        }
+        if (e instanceof NotWellFormed refused) {
+            return refused(refused);
+        }
+        if (e instanceof OptimisticLockingFailureException overtaken) {
+            return overtaken(overtaken);
+        }
+        return e instanceof IllegalArgumentException nonsense ? nonsense(nonsense) : broken(e);
     }
 
     @ExceptionHandler

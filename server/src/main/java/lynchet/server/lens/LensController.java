@@ -123,7 +123,7 @@ class LensController {
         for (String position : to == null ? List.of(from) : List.of(from, to)) {
             map.position(position).orElseThrow(() -> Refusal.missing("position", position));
         }
-        RoundEvidence evidence = RoundEvidence.of(map, rounds.all());
+        RoundEvidence evidence = rounds.evidence(map);
         Ladder ladder = eyes.ladder() != null
                 ? eyes.ladder()
                 : ladders.all().stream().findFirst().orElse(null);

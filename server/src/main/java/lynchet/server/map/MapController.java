@@ -61,7 +61,7 @@ class MapController {
         if (snapshot.map().position(id).isEmpty()) {
             throw Refusal.missing("position", id);
         }
-        RoundEvidence evidence = RoundEvidence.of(snapshot.map(), rounds.all());
+        RoundEvidence evidence = rounds.evidence(snapshot.map());
         return ResponseEntity.ok()
                 .eTag(ETags.of(snapshot.map().pairOf(id)))
                 .body(DecisionTable.of(snapshot.map(), id, snapshot.ruleset(ruleset), evidence::of));

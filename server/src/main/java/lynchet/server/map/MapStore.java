@@ -13,6 +13,8 @@ import lynchet.core.map.Reaction;
 import lynchet.core.map.Technique;
 import lynchet.server.keep.Journal;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -31,6 +33,7 @@ public class MapStore {
     private final TransactionTemplate transaction;
     private final ReentrantLock writing = new ReentrantLock();
     private volatile MapSnapshot current;
+    private long revision;
 
     MapStore(
             PairRepository pairs,
@@ -76,17 +79,17 @@ public class MapStore {
     }
 
     private void publish(GrapplingMap map) {
-        current = new MapSnapshot(map, current == null ? 1 : current.revision() + 1);
+        current = new MapSnapshot(map, ++revision);
     }
 
-    /** Forgets the snapshot, after a transaction of somebody else's replaced the map. */
-    public void reload() {
-        writing.lock();
-        try {
-            publish(GrapplingMap.of(transaction.execute(status -> read())));
-        } finally {
-            writing.unlock();
-        }
+    /** Whoever is reading the map just now publishes what was there before; it is forgotten after that. */
+    private void forgetAfterTransaction() {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCompletion(int status) {
+                inTurn(() -> current = null);
+            }
+        });
     }
 
     /** Runs a write while nobody else writes the map. */
@@ -215,8 +218,9 @@ public class MapStore {
         pairs.deleteAllInBatch();
     }
 
-    /** Keeps a whole checked map in the caller's transaction; call {@link #reload()} after its commit. */
+    /** Keeps a whole checked map in the caller's transaction; it is seen once that is committed. */
     public void fill(MapData data) {
+        forgetAfterTransaction();
         GrapplingMap map = GrapplingMap.of(data);
         pairs.saveAll(data.pairs().stream().map(PairRow::new).toList());
         techniques.saveAll(data.techniques().stream().map(TechniqueRow::new).toList());

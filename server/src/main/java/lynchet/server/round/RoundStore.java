@@ -2,38 +2,32 @@ package lynchet.server.round;
 
 import java.util.Comparator;
 import java.util.List;
+import lynchet.core.map.GrapplingMap;
 import lynchet.core.round.Round;
-import lynchet.server.keep.Remembered;
+import lynchet.core.round.RoundEvidence;
+import lynchet.server.keep.Shelf;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
-/** Keeps the rounds. */
+/** Keeps the rounds, and what they say of the map. */
 @Service
-public class RoundStore {
+public class RoundStore extends Shelf<Round, RoundRow> {
 
-    private final RoundRepository rows;
-    private final Remembered<List<Round>> remembered = new Remembered<>();
+    private record Known(GrapplingMap map, List<Round> rounds, RoundEvidence evidence) {}
+
+    private volatile Known known;
 
     RoundStore(RoundRepository rows) {
-        this.rows = rows;
+        super(rows, RoundRow::new, Comparator.comparing(Round::at).thenComparing(Round::id));
     }
 
-    @Transactional(readOnly = true)
-    public List<Round> all() {
-        return remembered.get(() -> rows.findAll().stream()
-                .map(RoundRow::toCore)
-                .sorted(Comparator.comparing(Round::at).thenComparing(Round::id))
-                .toList());
-    }
-
-    public void clear() {
-        remembered.changed();
-        rows.deleteAllInBatch();
-    }
-
-    public void fill(List<Round> all) {
-        remembered.changed();
-        rows.saveAll(all.stream().map(RoundRow::new).toList());
-        rows.flush();
+    /** How well the links of this map work; worked out anew when the map or a round has changed. */
+    public RoundEvidence evidence(GrapplingMap map) {
+        List<Round> now = all();
+        Known so = known;
+        if (so == null || so.map() != map || so.rounds() != now) {
+            so = new Known(map, now, RoundEvidence.of(map, now));
+            known = so;
+        }
+        return so.evidence();
     }
 }

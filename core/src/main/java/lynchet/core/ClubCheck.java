@@ -105,17 +105,11 @@ public final class ClubCheck {
     private void words(GrapplingMap map) {
         Set<String> ids = new HashSet<>();
         for (int i = 0; i < club.words().size(); i++) {
-            Word term = club.words().get(i);
-            unique(ids, "words", i, term.id());
-            for (String technique : term.techniques()) {
-                refer(
-                        "WORD_TECHNIQUE",
-                        "words",
-                        i,
-                        "techniques",
-                        term.id(),
-                        map.technique(technique).isPresent(),
-                        technique);
+            Word word = club.words().get(i);
+            unique(ids, "words", i, word.id());
+            for (String technique : word.techniques()) {
+                boolean there = map.technique(technique).isPresent();
+                refer("WORD_TECHNIQUE", "words", i, "techniques", word.id(), there, technique);
             }
         }
     }
@@ -278,10 +272,12 @@ public final class ClubCheck {
         for (int i = 0; i < club.gradings().size(); i++) {
             Grading g = club.gradings().get(i);
             unique(seen, "gradings", i, g.id());
+            boolean known = ids(club.ladders(), Ladder::id).contains(g.ladder());
+            refer("GRADING_LADDER", "gradings", i, "ladder", g.id(), known, g.ladder());
             for (Grading.Candidate candidate : g.candidates()) {
                 String student = candidate.student();
                 refer("RECORD_STUDENT", "gradings", i, "candidates", g.id(), people.contains(student), student);
-                boolean there = holds(g.ladder(), candidate.rank());
+                boolean there = !known || holds(g.ladder(), candidate.rank());
                 refer("CANDIDATE_RANK", "gradings", i, "candidates", g.id(), there, candidate.rank());
             }
         }

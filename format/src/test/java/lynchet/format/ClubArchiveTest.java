@@ -59,7 +59,7 @@ class ClubArchiveTest {
                 "\"tracks\" | \"drills\": [{\"id\": \"d\", \"name\": \"D\", \"kind\": \"POSITIONAL_ROUNDS\", \"start\": \"nope\", \"resetWhen\": [\"x\"], \"minutes\": 5}], \"tracks\" | DRILL_START | /drills/0/start",
                 "\"tracks\" | \"drills\": [{\"id\": \"d\", \"name\": \"D\", \"kind\": \"POSITIONAL_ROUNDS\", \"minutes\": 5}], \"tracks\" | READABLE | /drills/0",
                 "\"tracks\" | \"terms\": [{\"id\": \"t\", \"name\": \"T\", \"from\": \"2026-01-01\", \"until\": \"2026-02-01\", \"slots\": [{\"track\": \"nope\", \"day\": \"MONDAY\", \"start\": \"18:00:00\", \"minutes\": 60}]}], \"tracks\" | SLOT_TRACK | /terms/0/slots",
-                "\"tracks\" | \"gradings\": [{\"id\": \"g\", \"name\": \"G\", \"date\": \"2026-01-01\", \"ladder\": \"nope\", \"candidates\": [{\"student\": \"ana\", \"rank\": \"nope\"}]}], \"tracks\" | CANDIDATE_RANK | /gradings/0/candidates",
+                "\"tracks\" | \"gradings\": [{\"id\": \"g\", \"name\": \"G\", \"date\": \"2026-01-01\", \"ladder\": \"nope\", \"candidates\": [{\"student\": \"ana\", \"rank\": \"nope\"}]}], \"tracks\" | GRADING_LADDER | /gradings/0/ladder",
                 "\"tracks\" | \"rounds\": [{\"id\": \"r\", \"at\": \"2026-02-03T18:31:02Z\", \"first\": \"ana\", \"second\": \"bob\", \"ended\": {\"how\": \"TIME\"}}], \"tracks\" | RECORD_STUDENT | /rounds/0/second",
                 "{\"id\": \"sit-down\"         | {\"id\": \"x\", \"id\": \"y\" | READABLE    | line 8",
             })

@@ -2,12 +2,17 @@ package lynchet.core.chain;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Set;
+import lynchet.core.map.Family;
 import lynchet.core.map.Link;
+import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
+import lynchet.core.safety.Hazard;
 import org.junit.jupiter.api.Test;
 
 class ChainCheckTest {
@@ -71,6 +76,35 @@ class ChainCheckTest {
         assertThat(broken(step("sweep", new Turn(null, step("arm", new Turn("post", step("lock")))))))
                 .contains("2a");
         assertThat(check(step("no-such-link")).holdsTogether()).isFalse();
+    }
+
+    /** What the ruleset forbids, what belongs before, what can hurt: said with the step; none of it breaks the chain. */
+    @Test
+    void saysWhatIsNotAllowedWhatComesFirstAndWhatCanHurt() {
+        tiny.cost("stand", 1)
+                .add(TinyMap.card(
+                        "hip-bump", Family.SWEEP, 1, 3, List.of("stand"), null, null, Set.of(Hazard.LIFT_LEGS)));
+        Ruleset rules = new Ruleset(
+                "r", "House rules", null, List.of("arm-lock"), null, null, null, false, 0, null, null, 5, null);
+        Chain chain = new Chain("c", "C", null, null, "guard", step("sweep", new Turn(null, step("arm"))), false);
+        ChainReport report = ChainCheck.check(tiny.map(), chain, rules);
+        assertThat(report.holdsTogether()).isTrue();
+        assertThat(report.findings())
+                .filteredOn(f -> f.code() != ChainFinding.Code.OPEN_END)
+                .extracting(ChainFinding::code, ChainFinding::step, ChainFinding::sentence)
+                .containsExactlyInAnyOrder(
+                        tuple(ChainFinding.Code.ILLEGAL, "2", "Step 2: arm-lock is not allowed under House rules."),
+                        tuple(ChainFinding.Code.CAUTION, "1", "hip-bump: Lift with the legs, back straight."),
+                        tuple(ChainFinding.Code.PREREQUISITE, "", "stand comes first and is not part of the chain."));
+    }
+
+    @Test
+    void theLoggedChancesAreUsedWhereThereAreSome() {
+        Chain chain = new Chain("c", "C", null, null, "guard", step("sweep", new Turn(null, step("arm"))), false);
+        ChainReport report =
+                ChainCheck.check(tiny.map(), chain, null, link -> link.id().equals("arm") ? 0.9 : 0.5);
+        assertThat(report.chanceToFinish()).isCloseTo(0.5 * 0.9, within(1e-12));
+        assertThat(report.weakestLink()).isEqualTo("sweep");
     }
 
     private List<String> broken(ChainStep first) {

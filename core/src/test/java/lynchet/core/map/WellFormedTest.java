@@ -70,22 +70,62 @@ class WellFormedTest {
                         "x",
                         t -> t.add(TinyMap.card("x", Family.PASS, 1, 1, null, null, "gone", null))),
                 breach(
-                        "RULESET_ENTRY",
+                        "LINK_VERSION",
+                        "bad",
+                        t -> t.links.add(new Link(
+                                "bad", "s", "sit-down", "no", null, null, null, "s", null, null, null, false))),
+                breach(
+                        "LINK_PARTIAL",
+                        "bad",
+                        t -> t.links.add(new Link(
+                                "bad", "s", "sit-down", null, null, null, null, "s", "no", null, null, false))),
+                breach(
+                        "LINK_STOPPED",
+                        "bad",
+                        t -> t.links.add(new Link(
+                                "bad", "s", "sit-down", null, null, null, null, "s", null, "no", null, false))),
+                breach(
+                        "NEED_EXISTS",
+                        "bad",
+                        t -> t.links.add(new Link(
+                                "bad",
+                                "s",
+                                "sit-down",
+                                null,
+                                null,
+                                List.of(new Need(Need.Kind.GRIP, "sleeve held", "no")),
+                                null,
+                                "s",
+                                null,
+                                null,
+                                null,
+                                false))),
+                breach("REACTION_POSITION", "bad", t -> t.reactionAt("bad", "no", "s")),
+                breach(
+                        "REACTION_ATTACK",
+                        "bad",
+                        t -> t.reactions.add(
+                                new Reaction("bad", "sit", null, "they", null, null, "s", "no", null, false))),
+                breach("FALL_EXISTS", "x", t -> t.add(TinyMap.card("x", Family.THROW, 1, null, List.of("no")))),
+                breach(
+                        "RULESET_PIN",
                         "rules",
-                        t -> t.rulesets.add(new Ruleset(
-                                "rules",
-                                "Rules",
-                                null,
-                                null,
-                                null,
-                                List.of("nowhere"),
-                                null,
-                                false,
-                                0,
-                                null,
-                                null,
-                                5,
-                                null))));
+                        t -> t.rulesets.add(rules(null, null, new Ruleset.HeldPin("no", 20, 4)))),
+                breach("RULESET_TECHNIQUE", "rules", t -> t.rulesets.add(rules(List.of("no"), null))),
+                breach(
+                        "CONTROL_RULESET",
+                        "a",
+                        t -> t.pairs.add(new PositionPair("a-pair", Stage.APART, underRules("a"), null))),
+                breach("RULESET_ENTRY", "rules", t -> t.rulesets.add(rules(null, List.of("nowhere")))));
+    }
+
+    private static Ruleset rules(List<String> illegal, List<String> entries, Ruleset.HeldPin... pins) {
+        return new Ruleset(
+                "rules", "Rules", null, illegal, null, entries, null, false, 0, List.of(pins), null, 5, null);
+    }
+
+    private static Position underRules(String id) {
+        return new Position(id, id, null, 0, Map.of("no", 0.0), null, false, null, null, null, null, false);
     }
 
     private static Arguments breach(String rule, String id, Consumer<TinyMap> change) {

@@ -1,0 +1,72 @@
+package lynchet.core.people;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class StudentTest {
+
+    private static final LocalDate DAY = LocalDate.of(2026, 3, 2);
+
+    private static Student student(LocalDate born) {
+        return new Student(
+                "ana",
+                "Ana Maria Test",
+                null,
+                "11",
+                born,
+                DAY,
+                null,
+                61.5,
+                DAY,
+                170,
+                null,
+                List.of(new HeldRank("adult", "white", 1, DAY)),
+                List.of("all"),
+                4,
+                DAY,
+                new Contacts("Parent", "0555", "Aunt", "0556"),
+                List.of(new Hold(DAY, null, "calm down first", "coach", null)),
+                List.of(new Restriction(Restriction.Kind.NO_NECK, DAY, null, "left shoulder")),
+                List.of("ben"),
+                "Prefers to start seated");
+    }
+
+    @Test
+    void anAgeIsReachedOnTheBirthdayAndNotADaySooner() {
+        Student leap = student(LocalDate.of(2012, 2, 29));
+        assertThat(leap.ageOn(LocalDate.of(2025, 2, 27))).hasValue(12);
+        assertThat(leap.ageOn(LocalDate.of(2025, 3, 1))).hasValue(13);
+        assertThat(student(null).ageOn(DAY)).isEmpty();
+        assertThat(leap.calledBy()).isEqualTo("Ana");
+    }
+
+    @Test
+    void nothingPrivateIsLeftForWhoeverMayNotSeeIt() {
+        Student shown = student(LocalDate.of(2012, 2, 29)).withoutPrivate();
+        assertThat(shown.toString())
+                .contains("ana", "white", "11")
+                .doesNotContain("2012", "61.5", "170", "0555", "Aunt", "calm down", "shoulder", "ben", "seated");
+    }
+
+    @Test
+    void aRestrictionHoldsOnItsFirstAndItsLastDay() {
+        Restriction limited = new Restriction(Restriction.Kind.NO_LIVE, DAY, DAY.plusDays(2), null);
+        assertThat(limited.holdsOn(DAY.minusDays(1))).isFalse();
+        assertThat(limited.holdsOn(DAY)).isTrue();
+        assertThat(limited.holdsOn(DAY.plusDays(2))).isTrue();
+        assertThat(limited.holdsOn(DAY.plusDays(3))).isFalse();
+        assertThat(new Restriction(Restriction.Kind.HEAD_KNOCK, DAY, null, null).holdsOn(DAY.plusYears(3)))
+                .isTrue();
+    }
+
+    @Test
+    void aHoldStandsUntilTheDayItIsLifted() {
+        Hold hold = new Hold(DAY, null, "wait", "coach", DAY.plusDays(5));
+        assertThat(hold.standsOn(DAY.minusDays(1))).isFalse();
+        assertThat(hold.standsOn(DAY.plusDays(4))).isTrue();
+        assertThat(hold.standsOn(DAY.plusDays(5))).isFalse();
+    }
+}

@@ -1,0 +1,127 @@
+package lynchet.core.rank;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import lynchet.core.chain.Chain;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Stage;
+import lynchet.core.map.TinyMap;
+import lynchet.core.mat.Role;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class LadderTest {
+
+    private static final GrapplingMap MAP = new TinyMap()
+            .pair("guard", Stage.LEGS_BETWEEN, 0.5)
+            .link("sweep", "guard", "hip-bump", "guard-x")
+            .reaction("post", "sweep", "guard")
+            .answer("counter", "post", "guard", "arm-drag", "s")
+            .link("roll", "guard", "back-roll", "s")
+            .map();
+    private static final List<Chain> CHAINS = List.of(new Chain("line", "Line", null, null, "guard", null, false));
+
+    private static Item item(String id, Item.Kind kind, String ref, String version, Role role) {
+        return new Item(id, kind, ref, "say what it is", version, null, null, role, 0, 0);
+    }
+
+    private static Item technique(String id, String ref) {
+        return item(id, Item.Kind.TECHNIQUE, ref, null, null);
+    }
+
+    private static Rank rank(String id, Item... items) {
+        return new Rank(id, id, List.of("white"), 0, 0, 0, List.of(new SyllabusGroup("Everything", 0, List.of(items))));
+    }
+
+    private static Ladder ladder(Rank... ranks) {
+        Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0);
+        return new Ladder("adult", "Adult", 0, 0, null, false, List.of(ranks), policy, null, null, null);
+    }
+
+    private final Ladder ladder = ladder(
+            rank(
+                    "white",
+                    technique("w1", "hip-bump"),
+                    item("w2", Item.Kind.TECHNIQUE, "back-roll", null, Role.RECEIVER)),
+            rank("yellow", item("y1", Item.Kind.COUNTER, "counter", null, null), technique("y2", "hip-bump")),
+            rank("green", technique("g1", "back-roll"), item("g2", Item.Kind.CHAIN, "line", null, null)));
+
+    @Test
+    void aRankKnowsWhatItAndTheOnesBelowTeachToWhoeverDoesIt() {
+        assertThat(ladder.knownBy("white", MAP)).containsExactly("hip-bump");
+        assertThat(ladder.knownBy("yellow", MAP)).containsExactly("hip-bump", "arm-drag");
+        assertThat(ladder.knownBy("green", MAP)).containsExactly("hip-bump", "arm-drag", "back-roll");
+        assertThat(ladder.knownBy("no-such-rank", MAP)).isEmpty();
+    }
+
+    @Test
+    void eachTechniqueIsTaughtWhereItFirstStands() {
+        assertThat(ladder.taughtAt(MAP))
+                .containsOnly(
+                        java.util.Map.entry("hip-bump", "white"),
+                        java.util.Map.entry("arm-drag", "yellow"),
+                        java.util.Map.entry("back-roll", "green"));
+    }
+
+    @Test
+    void ranksStandInOrder() {
+        assertThat(ladder.indexOf("green")).isEqualTo(2);
+        assertThat(ladder.indexOf("no-such-rank")).isEqualTo(-1);
+        assertThat(ladder.after("white")).map(Rank::id).hasValue("yellow");
+        assertThat(ladder.after("green")).isEmpty();
+        assertThat(ladder.after("no-such-rank")).isEmpty();
+        Ladder changed = ladder.withRank(rank("yellow", technique("y9", "arm-drag")));
+        assertThat(changed.ranks()).extracting(Rank::id).containsExactly("white", "yellow", "green");
+        assertThat(changed.rank("yellow").orElseThrow().items())
+                .extracting(Item::id)
+                .containsExactly("y9");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "TECHNIQUE, hip-bump,, true",
+        "TECHNIQUE, flying,, false",
+        "TECHNIQUE, hip-bump, by-the-book, false",
+        "COUNTER, counter,, true",
+        "COUNTER, hip-bump,, false",
+        "CHAIN, line,, true",
+        "CHAIN, sweep,, false",
+        "POSITION_GOAL, guard-x,, true",
+        "POSITION_GOAL, line,, false",
+        "WORDS,,, true",
+        "LIVE_ROUNDS,,, true",
+    })
+    void whatASyllabusNamesMustBeThere(Item.Kind kind, String ref, String version, boolean there) {
+        Ladder one = ladder(rank("white", item("i", kind, ref, version, null)));
+        assertThat(one.broken(MAP, CHAINS).isEmpty()).isEqualTo(there);
+        if (!there) {
+            assertThat(one.broken(MAP, CHAINS).orElseThrow()).contains("item i of rank white names " + ref);
+        }
+    }
+
+    @Test
+    void nothingIsNamedTwice() {
+        assertThatThrownBy(() -> ladder(rank("white"), rank("white"))).hasMessage("ladder adult names a rank twice");
+        assertThatThrownBy(() -> ladder(rank("white", technique("i", "a")), rank("yellow", technique("i", "b"))))
+                .hasMessage("ladder adult names a syllabus item twice");
+    }
+
+    /** learn 3, master 3: 16 to introduce, 6 for both sides, 30 · 1.0 of practice up to shown. */
+    @Test
+    void theLoadOfATechniqueIsCountedOnceByItsGrades() {
+        GrapplingMap map = new TinyMap().cost("throw", 3).map();
+        Item both = new Item("i", Item.Kind.TECHNIQUE, "throw", null, null, Standard.SHOWN, Sides.BOTH, null, 0, 0);
+        Item again = new Item("j", Item.Kind.TECHNIQUE, "throw", null, null, Standard.LIVE, Sides.BOTH, null, 0, 0);
+        Policy policy = new Policy(Policy.Stripes.NONE, null, 0, false, null, 40, 2, 0.5);
+        Rank white = new Rank(
+                "white", "White", List.of("white"), 0, 0, 10, List.of(new SyllabusGroup("G", 0, List.of(both, again))));
+        Ladder one = new Ladder("l", "L", 0, 0, null, false, List.of(white), policy, null, null, null);
+        TeachingLoad.Load load = TeachingLoad.of(one, white, map);
+        assertThat(load.needed()).isEqualTo(16 + 6 + 30);
+        assertThat(load.available()).isEqualTo(10 * 2 * 40 * 0.5);
+        assertThat(load.share()).isEqualTo(52.0 / 400);
+    }
+}

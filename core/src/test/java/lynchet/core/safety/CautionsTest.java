@@ -1,0 +1,83 @@
+package lynchet.core.safety;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Set;
+import lynchet.core.map.Family;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Technique;
+import lynchet.core.map.TinyMap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class CautionsTest {
+
+    private static final GrapplingMap MAP = new TinyMap()
+            .add(TinyMap.card("side-fall", Family.BREAKFALL, 1, null, null))
+            .add(TinyMap.card("back-fall", Family.BREAKFALL, 1, null, null))
+            .map();
+
+    private static Technique card(Family family, List<String> falls, Hazard... hazards) {
+        return TinyMap.card("x", family, 1, 3, null, falls, null, Set.of(hazards));
+    }
+
+    private static List<String> codes(Technique technique) {
+        return Cautions.of(technique, MAP).stream().map(Caution::code).toList();
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void everyHazardIsSaidUnderItsOwnCode(Hazard hazard) {
+        assertThat(Cautions.of(card(Family.THROW, null, hazard), MAP))
+                .singleElement()
+                .satisfies(caution -> {
+                    assertThat(caution.code()).isEqualTo(hazard.name());
+                    assertThat(caution.text()).endsWith(".").hasSizeBetween(20, 120);
+                });
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "REAR_SIT, FORBID, behind",
+        "KNEE_SIDE_FALL, FORBID, outside of a standing knee",
+        "ARM_STANDING_FALL, FORBID, straight arm",
+        "NECK_CRANK, FORBID, at any age",
+        "TWISTING_LEG_LOCK, FORBID, under 18",
+        "PRESSURE_POINT, FORBID, jaw",
+        "FRONT_CHOKE, CAUTION, not under 16",
+        "CHOKE, CAUTION, Not under 13",
+        "ARM_LOCK, CAUTION, not under 13",
+        "SHOULDER_LOCK, CAUTION, not under 13",
+        "LEG_LOCK, CAUTION, not under 16",
+        "BELT_THUMB, CAUTION, thumb out",
+    })
+    void theDangerousOnesAreForbiddenAndTheAgesAreSaid(Hazard hazard, Caution.Level level, String said) {
+        assertThat(Cautions.of(hazard).level()).isEqualTo(level);
+        assertThat(Cautions.of(hazard).text()).contains(said);
+    }
+
+    @Test
+    void theWorstComesFirstThenWhatIsAskedThenWhatIsShown() {
+        Technique reap = card(Family.SUBMISSION, List.of("side-fall"), Hazard.ARM_LOCK, Hazard.ARM_STANDING_FALL);
+        assertThat(codes(reap)).containsExactly("ARM_STANDING_FALL", "FALL_FIRST", "ARM_LOCK", "TAP");
+    }
+
+    @Test
+    void aThrowAsksForTheReceiversFallsByName() {
+        assertThat(Cautions.of(card(Family.THROW, List.of("side-fall", "back-fall", "unknown-fall")), MAP))
+                .singleElement()
+                .returns("The receiver has passed: side-fall, back-fall and unknown-fall.", Caution::text)
+                .returns(Caution.Level.CONDITION, Caution::level);
+    }
+
+    @Test
+    void everySubmissionIsTappedAndWhatIsDoneAloneNeedsRoom() {
+        assertThat(codes(card(Family.SUBMISSION, null))).containsExactly("TAP");
+        assertThat(codes(card(Family.BREAKFALL, null))).containsExactly("SOLO");
+        assertThat(codes(card(Family.MOVEMENT, null))).containsExactly("SOLO");
+        assertThat(codes(card(Family.SWEEP, null))).isEmpty();
+    }
+}

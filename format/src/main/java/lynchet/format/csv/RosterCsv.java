@@ -1,16 +1,19 @@
 package lynchet.format.csv;
 
+import java.math.BigDecimal;
 import java.text.Normalizer;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Lead;
@@ -63,28 +66,33 @@ public final class RosterCsv {
     /** Everybody, one line each; of several ladders the first. */
     public static byte[] write(List<Student> people) {
         Lines lines = new Lines(COLUMNS);
-        for (Student s : people) {
-            HeldRank held = s.ranks().isEmpty() ? null : s.ranks().get(0);
-            lines.line(
-                    s.id(),
-                    s.name(),
-                    s.calledBy(),
-                    s.card(),
-                    s.born(),
-                    s.joined(),
-                    s.left(),
-                    s.weightKg(),
-                    s.heightCm(),
-                    s.lead().name().toLowerCase(Locale.ROOT),
-                    held == null ? null : held.ladder(),
-                    held == null ? null : held.rank(),
-                    held == null ? null : held.stripes(),
-                    held == null ? null : held.since(),
-                    String.join(" ", s.tracks()),
-                    s.priorClasses(),
-                    s.memberUntil());
+        for (Student student : people) {
+            lines.line(cells(student, student.ranks().stream().findFirst()));
         }
         return lines.bytes();
+    }
+
+    private static Object[] cells(Student s, Optional<HeldRank> shown) {
+        HeldRank held = shown.orElse(null);
+        return new Object[] {
+            s.id(),
+            s.name(),
+            s.calledBy(),
+            s.card(),
+            s.born(),
+            s.joined(),
+            s.left(),
+            s.weightKg(),
+            s.heightCm(),
+            s.lead().name().toLowerCase(Locale.ROOT),
+            held == null ? null : held.ladder(),
+            held == null ? null : held.rank(),
+            held == null ? null : held.stripes(),
+            held == null ? null : held.since(),
+            String.join(" ", s.tracks()),
+            s.priorClasses(),
+            s.memberUntil()
+        };
     }
 
     /**
@@ -258,6 +266,9 @@ public final class RosterCsv {
     private String newId(Cells cells) {
         Optional<String> given = cells.text("id");
         if (given.isPresent()) {
+            if (takenIds.contains(given.get())) {
+                throw new BadLine("the id " + given.get() + " is on another line too");
+            }
             return given.get();
         }
         String plain = Normalizer.normalize(cells.needed("name"), Normalizer.Form.NFD)
@@ -275,24 +286,22 @@ public final class RosterCsv {
 
     /** The changes in words: "card 4007 to 4009, weight_kg 64 to 66". */
     private static String changes(Student before, Student after) {
-        Map<String, String> was = values(before);
-        Map<String, String> is = values(after);
-        Set<String> changed = new LinkedHashSet<>();
-        is.forEach((column, value) -> {
-            if (!value.equals(was.get(column))) {
-                changed.add(column + " " + (was.get(column).isEmpty() ? "none" : was.get(column)) + " to " + value);
-            }
-        });
-        return String.join(", ", changed);
+        Optional<HeldRank> given = after.ranks().stream()
+                .filter(held -> !before.ranks().contains(held))
+                .findFirst();
+        Object[] was = cells(before, given.flatMap(held -> before.heldOn(held.ladder())));
+        Object[] is = cells(after, given);
+        return IntStream.range(0, COLUMNS.size())
+                .filter(i -> !Objects.equals(was[i], is[i]))
+                .mapToObj(i -> COLUMNS.get(i) + " " + said(was[i]) + " to " + said(is[i]))
+                .collect(Collectors.joining(", "));
     }
 
-    private static Map<String, String> values(Student s) {
-        String written = new String(write(List.of(s)), java.nio.charset.StandardCharsets.UTF_8);
-        Sheet.Row row = Sheet.read(written.getBytes(java.nio.charset.StandardCharsets.UTF_8), Set.of())
-                .rows()
-                .get(0);
-        Map<String, String> values = new java.util.LinkedHashMap<>();
-        COLUMNS.forEach(column -> values.put(column, row.cell(column).orElse("")));
-        return values;
+    private static String said(Object cell) {
+        return cell == null || cell.equals("") ? "none" : cell instanceof Double d ? plain(d) : cell.toString();
+    }
+
+    private static String plain(double number) {
+        return BigDecimal.valueOf(number).stripTrailingZeros().toPlainString();
     }
 }

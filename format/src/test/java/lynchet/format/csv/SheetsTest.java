@@ -12,13 +12,16 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.MapData;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.HeldRank;
 import lynchet.core.people.MarkBook;
 import lynchet.core.people.Student;
+import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Standard;
 import lynchet.format.ArchiveRefused;
 import lynchet.format.Json;
@@ -41,8 +44,19 @@ class SheetsTest {
     private static final List<Student> PEOPLE = List.of(
             student("ana-test", "Ana Test", "11", "1990-03-04"), student("bo-test", "Bo Test", "12", "1991-05-06"));
 
+    private static final List<Ladder> LADDERS = List.of(ladder("adult", "white", "yellow"), ladder("exam", "sixth"));
+
+    private static Ladder ladder(String id, String... ranks) {
+        String listed = Stream.of(ranks)
+                .map(rank -> "{\"id\":\"%s\",\"name\":\"%s belt\",\"colours\":[\"white\"]}".formatted(rank, rank))
+                .collect(Collectors.joining(","));
+        return Json.read(
+                "{\"id\":\"%s\",\"name\":\"The %s\",\"policy\":{},\"ranks\":[%s]}".formatted(id, id, listed),
+                Ladder.class);
+    }
+
     private static Plan<Student> roster(byte[] csv) {
-        return RosterCsv.plan(csv, PEOPLE, List.of(), Set.of("throws"), null, TODAY);
+        return RosterCsv.plan(csv, PEOPLE, LADDERS, Set.of("throws"), null, TODAY);
     }
 
     private static Plan<Student> roster(String csv) {
@@ -92,6 +106,7 @@ class SheetsTest {
                 "Cy New,2030-01-01,             | joined before being born",
                 "Cy New,2001-02-03,11           | card 11 belongs to Ana Test",
                 ",2001-02-03,                   | name is empty",
+                "Cy New,2001-02-03,77           | card 77 is on line 2 too",
                 "Ana Test,1990-03-04,12         | card 12 belongs to Bo Test",
             })
     void badLinesSayWhy(String line, String why) {
@@ -118,6 +133,79 @@ class SheetsTest {
         Plan<Student> plan = roster("id;card;name;height_cm\nana-test;15;Ana Test;170\n");
         assertThat(plan.preview().lines().get(0).why()).isEqualTo("card 11 to 15, height_cm none to 170");
         assertThat(plan.change().get(0).born()).isEqualTo(PEOPLE.get(0).born());
+    }
+
+    @ParameterizedTest(name = "{0}: {1} → {2}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "rank,stripes               | yellow,2     | ladder none to adult, rank none to yellow, stripes none to 2, rank_since none to 2026-01-05",
+                "rank,ladder,rank_since     | Sixth belt,The exam,2026-03-01 | ladder none to exam, rank none to sixth, stripes none to 0, rank_since none to 2026-03-01",
+                "lead,tracks,member_until   | left,Throws,2027-01-31 | lead right to left, tracks none to throws, member_until none to 2027-01-31",
+                "weight_kg,prior_classes    | 61.50,12     | weight_kg none to 61.5, prior_classes 0 to 12",
+            })
+    void whatIsGivenInAColumnIsSaidAndTaken(String columns, String cells, String changes) {
+        Plan<Student> plan = roster("name," + columns + "\nAna Test," + cells + "\n");
+        assertThat(plan.preview().lines()).extracting(Preview.Line::why).containsExactly(changes);
+        Student after = plan.change().get(0);
+        String again = new String(RosterCsv.write(List.of(after, PEOPLE.get(1))), StandardCharsets.UTF_8);
+        assertThat(RosterCsv.plan(
+                                again.getBytes(StandardCharsets.UTF_8),
+                                List.of(after, PEOPLE.get(1)),
+                                LADDERS,
+                                Set.of("throws"),
+                                null,
+                                TODAY)
+                        .preview()
+                        .same())
+                .isEqualTo(2);
+    }
+
+    @ParameterizedTest(name = "{0}: {1} → {2}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "rank,ladder   | black,      | there is no rank black",
+                "rank,ladder   | sixth,adult | there is no rank sixth on the ladder adult",
+                "lead          | up          | lead up is none of right, left",
+                "tracks        | throws chess | there is no track chess",
+                "stripes,rank  | two,white   | stripes two is not a whole number",
+                "weight_kg     | heavy       | weight_kg heavy is not a number",
+                "weight_kg     | 900         | must be 10 to 300 kg, not 900.0",
+                "id            | Not A Slug  | needs an id of lower-case letters",
+            })
+    void aCellThatCannotBeSaysWhy(String columns, String cells, String why) {
+        assertThat(roster("name," + columns + "\nCy New," + cells + "\n")
+                        .preview()
+                        .lines())
+                .singleElement()
+                .returns(Preview.What.BAD, Preview.Line::what)
+                .satisfies(line -> assertThat(line.why()).contains(why));
+    }
+
+    /** Somebody on two ladders: a rank given on the second one is seen, not lost behind the first. */
+    @Test
+    void aRankOnTheSecondLadderIsAChangeToo() {
+        Student both = roster("name,rank\nAna Test,white\n").change().get(0);
+        both = RosterCsv.plan(sheet("name,rank\nAna Test,sixth\n"), List.of(both), LADDERS, Set.of(), null, TODAY)
+                .change()
+                .get(0);
+        assertThat(both.ranks()).extracting(HeldRank::rank).containsExactly("white", "sixth");
+        Preview preview = RosterCsv.plan(
+                        sheet("name,rank,stripes\nAna Test,sixth,1\n"), List.of(both), LADDERS, Set.of(), null, TODAY)
+                .preview();
+        assertThat(preview.lines()).extracting(Preview.Line::why).containsExactly("stripes 0 to 1");
+    }
+
+    @Test
+    void anIdThatTwoNewPeopleShareIsTakenOnce() {
+        Preview preview = roster("id,name\ncy,Cy New\ncy,Di New\n").preview();
+        assertThat(preview.add()).isEqualTo(1);
+        assertThat(preview.lines().get(1).why()).isEqualTo("the id cy is on another line too");
+    }
+
+    private static byte[] sheet(String csv) {
+        return csv.getBytes(StandardCharsets.UTF_8);
     }
 
     @ParameterizedTest
@@ -192,6 +280,31 @@ class SheetsTest {
                         "the same attendance as on line 2",
                         "nobody here is called Nobody, nor carries it as id or card",
                         "there was no such class on 2026-02-04");
+    }
+
+    @Test
+    void attendanceGoesThroughASheetWithItsMomentAndItsWay() {
+        List<TrainingClass> classes = List.of(trained("throws-1", "throws", LocalTime.of(19, 0)));
+        Attendance there = new Attendance(
+                "a1", "bo-test", "throws-1", Attendance.How.CARD, Instant.parse("2026-02-03T18:58:11Z"), "coach");
+        byte[] csv = AttendanceCsv.write(List.of(there), PEOPLE, classes);
+        assertThat(AttendanceCsv.plan(csv, PEOPLE, classes, List.of(), null, "head")
+                        .add())
+                .singleElement()
+                .returns("bo-test", Attendance::student)
+                .returns(Attendance.How.CARD, Attendance::how)
+                .returns(there.at(), Attendance::at)
+                .returns("head", Attendance::by);
+        assertThat(AttendanceCsv.plan(csv, PEOPLE, classes, List.of(there), null, "head")
+                        .preview()
+                        .same())
+                .isEqualTo(1);
+        String early = "student,class\nbo-test,throws-0\n11,\n";
+        assertThat(AttendanceCsv.plan(sheet(early), PEOPLE, classes, List.of(), null, "head")
+                        .preview()
+                        .lines())
+                .extracting(Preview.Line::why)
+                .containsExactly("there is no class throws-0", "neither class nor date is given");
     }
 
     private static TrainingClass trained(String id, String track, LocalTime start) {

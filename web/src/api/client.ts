@@ -10,6 +10,12 @@ export class Problem extends Error {
   }
 }
 
+/** A problem as the server writes it, in an answer or in a job that failed. */
+export type Said = { status?: number; code?: string; detail?: string; where?: string };
+
+export const problemOf = (said: Said) =>
+  new Problem(said.status ?? 0, said.code ?? 'BROKEN', said.detail ?? 'Something went wrong.', said.where);
+
 function csrf(): string {
   return document.cookie.match(/(?:^|; )XSRF-TOKEN=([^;]*)/)?.[1] ?? '';
 }
@@ -36,12 +42,7 @@ async function ask(path: string, { method = 'GET', body, raw, tag }: Options): P
     const said = await response.json().catch(() => ({}));
     if (response.status === 401 && !path.startsWith('/session'))
       window.dispatchEvent(new Event('signed-out'));
-    throw new Problem(
-      response.status,
-      said.code ?? 'BROKEN',
-      said.detail ?? 'Something went wrong.',
-      said.where,
-    );
+    throw problemOf({ ...said, status: response.status });
   }
   return response;
 }

@@ -1,7 +1,7 @@
 import { Button, FileButton } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type Problem, upload } from '../api/client';
+import { type Problem, problemOf, type Said, upload } from '../api/client';
 import type { Contents, Job, Preview } from '../api/types';
 import { useNotices } from '../ui/Notices';
 import { ArchivePreview } from './ArchivePreview';
@@ -76,11 +76,7 @@ export function ExchangeRoom() {
     } else if (done.state === 'CANCELLED') {
       say.done('Cancelled. Nothing was changed.');
     } else {
-      const problem = done.problem as unknown as { code: string; detail: string; where?: string };
-      setRefused({
-        name: looked?.file.name ?? 'The file',
-        problem: { message: problem.detail, code: problem.code, where: problem.where } as Problem,
-      });
+      setRefused({ name: looked?.file.name ?? 'The file', problem: problemOf(done.problem as Said) });
     }
   };
 

@@ -1,15 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { footpath, type Standing } from './paths';
+import { random } from './testing';
 
 const WIDTH = 1000;
 
 /** Rows of plots with gaps of at least 20 between them, seeded so that a red run can be run again. */
 function rowsOf(seed: number, count: number): Standing[][] {
-  let state = seed;
-  const next = () => {
-    state = (state * 1664525 + 1013904223) % 4294967296;
-    return state / 4294967296;
-  };
+  const next = random(seed);
   return Array.from({ length: count }, (_, row) => {
     const plots: Standing[] = [];
     let x = 20 + next() * 200;

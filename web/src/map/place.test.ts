@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { AIR, across, fits, type PlotToPlace, rowsOf, settle } from './place';
+import { random } from './testing';
 
 const plot = (id: string, control: number, width: number, mirror = id): PlotToPlace => ({
   id,
@@ -8,15 +9,6 @@ const plot = (id: string, control: number, width: number, mirror = id): PlotToPl
   control,
   width,
 });
-
-/** A seeded generator, so that a red run can be run again. */
-function random(seed: number) {
-  let state = seed;
-  return () => {
-    state = (state * 1664525 + 1013904223) % 4294967296;
-    return state / 4294967296;
-  };
-}
 
 describe('placing the plots', () => {
   it('leaves a plot with room at its control', () => {

@@ -12,6 +12,7 @@ import lynchet.core.chain.ChainFinding;
 import lynchet.core.grading.Grading;
 import lynchet.core.map.Breach;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.IgnoredGap;
 import lynchet.core.map.WellFormed;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.DrillShape;
@@ -184,6 +185,7 @@ public final class ClubCheck {
         terms(tracks);
         gradings(people);
         rounds(map, people, classes);
+        ignoredGaps(map, people);
     }
 
     private boolean holds(String ladder, String rank) {
@@ -312,6 +314,29 @@ public final class ClubCheck {
                 link);
         boolean there = position == null || map.position(position).isPresent();
         refer("ROUND_POSITION", "rounds", i, "events", id, there, position);
+    }
+
+    private void ignoredGaps(GrapplingMap map, Set<String> people) {
+        Set<String> seen = new HashSet<>();
+        Set<String> ranks = club.ladders().stream()
+                .flatMap(ladder -> ladder.ranks().stream())
+                .map(Rank::id)
+                .collect(Collectors.toSet());
+        for (int i = 0; i < club.ignoredGaps().size(); i++) {
+            IgnoredGap gap = club.ignoredGaps().get(i);
+            String id = gap.id();
+            unique(seen, "ignoredGaps", i, id);
+            boolean there = gap.rank() == null || ranks.contains(gap.rank());
+            refer("GAP_RANK", "ignoredGaps", i, "rank", id, there, gap.rank());
+            there = gap.student() == null || people.contains(gap.student());
+            refer("RECORD_STUDENT", "ignoredGaps", i, "student", id, there, gap.student());
+            there = gap.position() == null || map.position(gap.position()).isPresent();
+            refer("GAP_POSITION", "ignoredGaps", i, "position", id, there, gap.position());
+            there = gap.technique() == null || map.technique(gap.technique()).isPresent();
+            refer("GAP_TECHNIQUE", "ignoredGaps", i, "technique", id, there, gap.technique());
+            there = gap.reaction() == null || map.reaction(gap.reaction()).isPresent();
+            refer("GAP_REACTION", "ignoredGaps", i, "reaction", id, there, gap.reaction());
+        }
     }
 
     private static <T> Set<String> ids(List<T> things, Function<T, String> id) {

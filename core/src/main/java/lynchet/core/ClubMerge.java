@@ -8,6 +8,7 @@ import java.util.function.Function;
 import lynchet.core.chain.Chain;
 import lynchet.core.grading.Grading;
 import lynchet.core.map.Breach;
+import lynchet.core.map.IgnoredGap;
 import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
 import lynchet.core.map.PositionPair;
@@ -85,7 +86,8 @@ public final class ClubMerge {
                 recorded("practice", mine.practice(), incoming.practice(), PracticeEntry::id),
                 recorded("marks", mine.marks(), incoming.marks(), Mark::id),
                 recorded("gradings", mine.gradings(), incoming.gradings(), Grading::id),
-                recorded("rounds", mine.rounds(), incoming.rounds(), Round::id));
+                recorded("rounds", mine.rounds(), incoming.rounds(), Round::id),
+                recorded("ignoredGaps", mine.ignoredGaps(), incoming.ignoredGaps(), IgnoredGap::id));
     }
 
     private <T> List<T> taught(String part, List<T> mine, List<T> incoming, Function<T, String> id) {

@@ -100,7 +100,8 @@ public final class LibraryUpdate {
                 club.practice(),
                 club.marks(),
                 club.gradings(),
-                club.rounds());
+                club.rounds(),
+                club.ignoredGaps());
     }
 
     private static <T> List<T> taken(

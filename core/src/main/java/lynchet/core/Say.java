@@ -9,17 +9,21 @@ public final class Say {
 
     private static final Pattern SLUG = Pattern.compile("[a-z0-9]+(-[a-z0-9]+)*");
 
+    /** More parts than anything a coach writes has, few enough not to harm the server. */
+    public static final int MANY = 60;
+
     private Say() {}
 
     /**
      * A readable id: lower-case letters, digits and single hyphens, at most 80 characters.
      *
-     * @throws IllegalArgumentException naming {@code what} and the id
+     * @throws Nonsense naming {@code what} and the id
      */
     public static String id(String what, String id) {
         if (id == null || id.length() > 80 || !SLUG.matcher(id).matches()) {
-            throw new IllegalArgumentException(
-                    what + " needs an id of lower-case letters, digits and hyphens, not '" + id + "'");
+            throw new Nonsense(
+                    Nonsense.Rule.ID_FORM,
+                    what + " needs an id of lower-case letters, digits and hyphens, not '" + shortened(id) + "'");
         }
         return id;
     }
@@ -27,22 +31,58 @@ public final class Say {
     /**
      * Text that must be there, at most {@code most} characters.
      *
-     * @throws IllegalArgumentException naming {@code what}
+     * @throws Nonsense naming {@code what}
      */
     public static String text(String what, String text, int most) {
         if (text == null || text.isBlank()) {
-            throw new IllegalArgumentException(what + " must not be empty");
+            throw new Nonsense(Nonsense.Rule.TEXT_EMPTY, what + " must not be empty");
         }
-        if (text.length() > most) {
-            throw new IllegalArgumentException(what + " is longer than " + most + " characters");
+        return notLonger(what, text, most);
+    }
+
+    /**
+     * Text that may be left out, at most {@code most} characters; null stays null.
+     *
+     * @throws Nonsense naming {@code what}
+     */
+    public static String notLonger(String what, String text, int most) {
+        if (text != null && text.length() > most) {
+            throw new Nonsense(Nonsense.Rule.TEXT_LONG, what + " is longer than " + most + " characters");
         }
         return text;
+    }
+
+    /**
+     * Several texts, at most {@link #MANY}; a missing list is an empty one.
+     *
+     * @throws Nonsense naming {@code what}
+     */
+    public static List<String> texts(String what, List<String> texts, int most) {
+        List<String> all = few(what, texts);
+        all.forEach(text -> text(what, text, most));
+        return all;
+    }
+
+    /**
+     * An unmodifiable copy of at most {@link #MANY} things; a missing list is an empty one.
+     *
+     * @throws Nonsense naming {@code what}
+     */
+    public static <T> List<T> few(String what, List<T> list) {
+        if (list != null && list.size() > MANY) {
+            throw new Nonsense(Nonsense.Rule.TOO_MANY, what + " are more than " + MANY);
+        }
+        return list(list);
+    }
+
+    private static String shortened(String id) {
+        return id == null || id.length() <= 90 ? id : id.substring(0, 90) + "\u2026";
     }
 
     /** A value that must be there. */
     public static <T> T there(String what, T value) {
         if (value == null) {
-            throw new IllegalArgumentException(what + " is missing");
+            throw new Nonsense(Nonsense.Rule.MISSING, what + " is missing");
         }
         return value;
     }
@@ -50,7 +90,8 @@ public final class Say {
     /** A whole number in a closed range. */
     public static int within(String what, int value, int least, int most) {
         if (value < least || value > most) {
-            throw new IllegalArgumentException(what + " must be from " + least + " to " + most + ", not " + value);
+            throw new Nonsense(
+                    Nonsense.Rule.OUT_OF_RANGE, what + " must be from " + least + " to " + most + ", not " + value);
         }
         return value;
     }

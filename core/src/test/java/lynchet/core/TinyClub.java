@@ -8,6 +8,8 @@ import java.util.List;
 import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainStep;
 import lynchet.core.grading.Grading;
+import lynchet.core.map.Finding;
+import lynchet.core.map.IgnoredGap;
 import lynchet.core.map.MapData;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
@@ -51,6 +53,8 @@ final class TinyClub {
     final List<Grading> gradings = one(grading("g1", "adult", "ana", "white"));
     final List<Round> rounds = one(round("r1", "bo", "c1", null, "sweep", null));
 
+    final List<IgnoredGap> ignoredGaps = one(gap("leave", null, "guard", "hip-bump"));
+
     TinyClub() {
         people.add(student("bo", "12", "white"));
     }
@@ -80,7 +84,8 @@ final class TinyClub {
                 practice,
                 marks,
                 gradings,
-                rounds);
+                rounds,
+                ignoredGaps);
     }
 
     static Chain chain(String id, String start, String link) {
@@ -149,6 +154,11 @@ final class TinyClub {
 
     static Grading grading(String id, String ladder, String student, String rank) {
         return new Grading(id, id, DAY, ladder, null, List.of(new Grading.Candidate(student, rank, null, null)));
+    }
+
+    static IgnoredGap gap(String id, String student, String position, String technique) {
+        return new IgnoredGap(
+                id, "white", student, Finding.Code.ONE_ANSWER, position, technique, null, "later", AT, "head");
     }
 
     static Round round(String id, String second, String classId, String ruleset, String link, String position) {

@@ -10,6 +10,7 @@ import lynchet.core.ClubCheck;
 import lynchet.core.chain.Chain;
 import lynchet.core.grading.Grading;
 import lynchet.core.map.Breach;
+import lynchet.core.map.IgnoredGap;
 import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
 import lynchet.core.map.PositionPair;
@@ -64,7 +65,8 @@ public final class ClubArchive {
             List<PracticeEntry> practice,
             List<Mark> marks,
             List<Grading> gradings,
-            List<Round> rounds) {
+            List<Round> rounds,
+            List<IgnoredGap> ignoredGaps) {
 
         static Archive of(Club club) {
             MapData map = club.map();
@@ -90,7 +92,8 @@ public final class ClubArchive {
                     sorted(club.practice(), PracticeEntry::id),
                     sorted(club.marks(), Mark::id),
                     sorted(club.gradings(), Grading::id),
-                    sorted(club.rounds(), Round::id));
+                    sorted(club.rounds(), Round::id),
+                    sorted(club.ignoredGaps(), IgnoredGap::id));
         }
 
         private Club toClub() {
@@ -109,7 +112,8 @@ public final class ClubArchive {
                     practice,
                     marks,
                     gradings,
-                    rounds);
+                    rounds,
+                    ignoredGaps);
         }
 
         private static <T> List<T> sorted(List<T> things, Function<T, String> id) {

@@ -105,6 +105,7 @@ class MergeAndUpdateTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         assertThat(LibraryUpdate.between(mine, newer, taken, Json::write))
                 .extracting(Difference::key, Difference::who)

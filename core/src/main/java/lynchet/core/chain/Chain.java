@@ -37,4 +37,9 @@ public record Chain(
         }
         return steps;
     }
+
+    /** The same chain on other steps. */
+    public Chain walking(ChainStep otherFirst) {
+        return new Chain(id, name, intent, owner, start, otherFirst, retired);
+    }
 }

@@ -19,4 +19,9 @@ public record Fault(String id, String see, String because, String fix, String op
         Say.text("the reason of fault " + id, because, 300);
         Say.text("the fix of fault " + id, fix, 300);
     }
+
+    /** The same fault under another id, opening another link. */
+    public Fault with(String otherId, String otherOpens) {
+        return new Fault(otherId, see, because, fix, otherOpens, canHurt);
+    }
 }

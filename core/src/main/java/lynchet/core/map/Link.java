@@ -43,8 +43,25 @@ public record Link(
         Say.there("the start of link " + id, from);
         Say.there("the technique of link " + id, technique);
         Say.there("the end of link " + id, to);
-        needs = Say.list(needs);
-        meantFor = Say.list(meantFor);
+        needs = Say.few("the needs of link " + id, needs);
+        meantFor = Say.few("what link " + id + " is meant for", meantFor);
+        Say.notLonger("the note of link " + id, note, 400);
+    }
+
+    /** The same link, retired. */
+    public Link asRetired() {
+        return new Link(id, from, technique, version, when, needs, meantFor, to, partial, ifStopped, note, true);
+    }
+
+    /** The same link done with another technique, in a version of it; {@code version} null: in none. */
+    public Link with(String otherTechnique, String otherVersion) {
+        return new Link(
+                id, from, otherTechnique, otherVersion, when, needs, meantFor, to, partial, ifStopped, note, retired);
+    }
+
+    /** The same link with other needs. */
+    public Link withNeeds(List<Need> others) {
+        return new Link(id, from, technique, version, when, others, meantFor, to, partial, ifStopped, note, retired);
     }
 
     public boolean endsInTap() {

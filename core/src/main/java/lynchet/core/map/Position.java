@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import lynchet.core.Nonsense;
 import lynchet.core.Say;
 
 /**
@@ -31,14 +32,21 @@ public record Position(
     public Position {
         Say.id("a position", id);
         Say.text("the name of position " + id, name, 80);
-        aliases = Say.list(aliases);
+        aliases = Say.texts("an alias of position " + id, aliases, 80);
         control = step("position " + id, control);
         controlIn = controlIn == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(controlIn));
         controlIn.forEach((ruleset, value) -> step("position " + id + " in ruleset " + ruleset, value));
         jacket = jacket == null ? Jacket.EITHER : jacket;
-        summary = summary == null ? "" : summary;
-        details = Say.list(details);
-        cautions = Say.list(cautions);
+        summary = summary == null ? "" : Say.notLonger("the summary of position " + id, summary, 400);
+        details = Say.texts("a detail of position " + id, details, 300);
+        cautions = Say.texts("a caution of position " + id, cautions, 300);
+        Say.notLonger("the reason of position " + id + " for few ways", fewWaysBecause, 300);
+    }
+
+    /** The same position, retired. */
+    public Position asRetired() {
+        return new Position(
+                id, name, aliases, control, controlIn, jacket, pin, summary, details, cautions, fewWaysBecause, true);
     }
 
     /** Who leads here under a ruleset, which may give a value of its own; null means no ruleset. */
@@ -49,7 +57,8 @@ public record Position(
     private static double step(String what, double control) {
         double tenths = control * 10;
         if (!(Math.abs(control) <= 3) || Math.abs(tenths - Math.rint(tenths)) > 1e-9) {
-            throw new IllegalArgumentException(
+            throw new Nonsense(
+                    Nonsense.Rule.CONTROL,
                     "the control of " + what + " must be from -3 to 3 in steps of 0.1, not " + control);
         }
         return Math.rint(tenths) / 10 + 0.0;

@@ -16,6 +16,11 @@ public record PositionPair(String id, Stage stage, Position first, Position seco
         Say.there("the first position of pair " + id, first);
     }
 
+    /** The same pair, retired. */
+    public PositionPair asRetired() {
+        return new PositionPair(id, stage, first.asRetired(), second == null ? null : second.asRetired());
+    }
+
     /** One position if it is its own counterpart, else both. */
     public List<Position> positions() {
         return second == null ? List.of(first) : List.of(first, second);

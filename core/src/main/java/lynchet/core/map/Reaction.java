@@ -1,5 +1,6 @@
 package lynchet.core.map;
 
+import lynchet.core.Nonsense;
 import lynchet.core.Say;
 
 /**
@@ -26,12 +27,23 @@ public record Reaction(
     public Reaction {
         Say.id("a reaction", id);
         if ((link == null) == (position == null)) {
-            throw new IllegalArgumentException(
+            throw new Nonsense(
+                    Nonsense.Rule.REACTION_PLACE,
                     "reaction " + id + " belongs to a link or to a position, one of the two");
         }
         Say.text("the text of reaction " + id, text, 160);
         phase = phase == null ? Phase.ENTRY : phase;
         manner = manner == null ? Manner.OTHER : manner;
         Say.there("where reaction " + id + " leaves", leaves);
+    }
+
+    /** The same reaction, retired. */
+    public Reaction asRetired() {
+        return new Reaction(id, link, position, text, phase, manner, leaves, attack, fault, true);
+    }
+
+    /** The same reaction to another link, as another attack, invited by another fault. */
+    public Reaction with(String otherLink, String otherAttack, String otherFault) {
+        return new Reaction(id, otherLink, position, text, phase, manner, leaves, otherAttack, otherFault, retired);
     }
 }

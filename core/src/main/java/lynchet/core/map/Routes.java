@@ -27,16 +27,20 @@ public final class Routes {
      * @param reaction the reaction that it draws; null when it works
      * @param to position id where I am then, or {@link Link#TAP}
      * @param chance 0 to 1, of this leg alone
+     * @param stopped position id where I am when it fails without a named reaction
+     * @param cost control lost by that, 0 to 6; 0 when it leaves me where I was
      */
-    public record Leg(String link, String reaction, String from, String to, double chance) {}
+    public record Leg(
+            String link, String reaction, String from, String to, double chance, String stopped, double cost) {}
 
     /**
      * A whole route.
      *
      * @param chance product of its legs
      * @param weakest link id of the least likely leg
+     * @param costliest link id of the leg whose failure costs most control; null when none costs any
      */
-    public record Route(List<Leg> legs, double chance, String weakest) {}
+    public record Route(List<Leg> legs, double chance, String weakest, String costliest) {}
 
     private static final class Edge {
         private final int move;
@@ -130,16 +134,34 @@ public final class Routes {
         List<Leg> legs = new ArrayList<>();
         double chance = 1;
         Leg weakest = null;
+        Leg costliest = null;
         for (Edge edge : path.getEdgeList()) {
             Move move = graph.describe(edge.move);
             String at = graph.positions
                     .get(graph.positionOf[roads.getEdgeSource(edge)])
                     .id();
-            Leg leg = new Leg(move.link(), move.reaction(), at, move.to(), edge.chance);
+            Leg leg = leg(move, at, edge.chance);
             legs.add(leg);
             chance *= edge.chance;
             weakest = weakest == null || leg.chance() < weakest.chance() ? leg : weakest;
+            costliest = leg.cost() > (costliest == null ? 0 : costliest.cost()) ? leg : costliest;
         }
-        return new Route(List.copyOf(legs), chance, weakest == null ? null : weakest.link());
+        return new Route(
+                List.copyOf(legs),
+                chance,
+                weakest == null ? null : weakest.link(),
+                costliest == null ? null : costliest.link());
+    }
+
+    private Leg leg(Move move, String at, double chance) {
+        Link tried = graph.map.link(move.link()).orElseThrow();
+        String stopped = tried.ifStopped() == null ? at : tried.ifStopped();
+        double lost = control(at) - control(stopped);
+        return new Leg(
+                move.link(), move.reaction(), at, move.to(), chance, stopped, Math.max(0, Math.rint(lost * 10) / 10));
+    }
+
+    private double control(String position) {
+        return graph.map.position(position).orElseThrow().controlUnder(graph.ruleset);
     }
 }

@@ -71,4 +71,22 @@ public record Ruleset(
     public boolean countsHeld(String position) {
         return pins.stream().anyMatch(pin -> pin.position().equals(position));
     }
+
+    /** The same ruleset forbidding other techniques. */
+    public Ruleset forbidding(List<String> techniques) {
+        return new Ruleset(
+                id,
+                name,
+                jacket,
+                techniques,
+                illegalHazards,
+                entries,
+                points,
+                fullThrowEnds,
+                fullThrowPoints,
+                pins,
+                penalties,
+                minutes,
+                note);
+    }
 }

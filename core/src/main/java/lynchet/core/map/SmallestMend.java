@@ -183,16 +183,27 @@ public final class SmallestMend {
 
     private Mend describe(Node end, boolean cheapest) {
         LinkedList<String> way = new LinkedList<>();
+        LinkedList<String> walk = new LinkedList<>();
         for (Node node = end; node != null; node = node.before()) {
             if (node.move() != MoveGraph.NONE) {
                 way.addFirst(sentence(node.before().state(), node.move()));
             }
+            passes(walk, node);
         }
         List<String> techniques = end.bought().stream()
                 .mapToObj(t -> graph.techniques.get(t).id())
                 .sorted()
                 .toList();
-        return new Mend(techniques, end.cost(), cheapest, way);
+        return new Mend(techniques, end.cost(), cheapest, way, walk);
+    }
+
+    private void passes(LinkedList<String> walk, Node node) {
+        int state = node.state() >= 0 || node.move() == MoveGraph.NONE ? node.state() : graph.target[node.move()];
+        String position =
+                state < 0 ? null : graph.positions.get(graph.positionOf[state]).id();
+        if (position != null && !position.equals(walk.peekFirst())) {
+            walk.addFirst(position);
+        }
     }
 
     private String sentence(int from, int move) {

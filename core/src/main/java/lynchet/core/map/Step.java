@@ -11,5 +11,7 @@ import lynchet.core.Say;
 public record Step(String text, String cue, String footwork) {
     public Step {
         Say.text("a step", text, 400);
+        Say.notLonger("the cue of a step", cue, 120);
+        Say.notLonger("the footwork of a step", footwork, 200);
     }
 }

@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import lynchet.core.Nonsense;
 import lynchet.core.Say;
 import lynchet.core.safety.Hazard;
 
@@ -46,26 +47,85 @@ public record Technique(
     public Technique {
         Say.id("a technique", id);
         Say.text("the name of technique " + id, name, 80);
-        aliases = Say.list(aliases);
+        aliases = Say.few("the names of technique " + id, aliases);
         Say.there("the family of technique " + id, family);
         if (group != null && group.family() != family) {
-            throw new IllegalArgumentException(
+            throw new Nonsense(
+                    Nonsense.Rule.GROUP_FITS,
                     "technique " + id + " is a " + family + " and cannot be in the group " + group);
         }
         jacket = jacket == null ? Jacket.EITHER : jacket;
-        directions = Say.list(directions);
-        summary = summary == null ? "" : summary;
-        steps = Say.list(steps);
-        signs = Say.list(signs);
-        faults = Say.list(faults);
-        versions = Say.list(versions);
-        prerequisites = Say.list(prerequisites);
-        receiverFalls = Say.list(receiverFalls);
-        carriesOverTo = Say.list(carriesOverTo);
+        directions = Say.few("the directions of technique " + id, directions);
+        summary = summary == null ? "" : Say.notLonger("the summary of technique " + id, summary, 400);
+        steps = Say.few("the steps of technique " + id, steps);
+        signs = Say.texts("a sign of technique " + id, signs, 200);
+        faults = Say.few("the faults of technique " + id, faults);
+        versions = Say.few("the versions of technique " + id, versions);
+        prerequisites = Say.few("the prerequisites of technique " + id, prerequisites);
+        receiverFalls = Say.few("the falls of technique " + id, receiverFalls);
+        carriesOverTo = Say.few("what technique " + id + " carries over to", carriesOverTo);
         hazards =
                 hazards == null || hazards.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(hazards));
-        tags = Say.list(tags);
+        Say.notLonger("the solo form of technique " + id, soloForm, 400);
+        tags = Say.texts("a tag of technique " + id, tags, 40);
         Say.within("learn of technique " + id, learn, 1, 5);
         Say.within("master of technique " + id, master, 1, 5);
+    }
+
+    /** The same technique, retired. */
+    public Technique asRetired() {
+        return new Technique(
+                id,
+                name,
+                aliases,
+                family,
+                group,
+                jacket,
+                sided,
+                directions,
+                summary,
+                steps,
+                signs,
+                faults,
+                versions,
+                houseVersion,
+                prerequisites,
+                receiverFalls,
+                carriesOverTo,
+                hazards,
+                soloForm,
+                tags,
+                learn,
+                master,
+                true);
+    }
+
+    /** The same technique pointing at other techniques, with other faults and versions. */
+    public Technique pointing(
+            List<String> before, List<String> falls, List<String> carries, List<Fault> seen, List<Version> ways) {
+        return new Technique(
+                id,
+                name,
+                aliases,
+                family,
+                group,
+                jacket,
+                sided,
+                directions,
+                summary,
+                steps,
+                signs,
+                seen,
+                ways,
+                houseVersion,
+                before,
+                falls,
+                carries,
+                hazards,
+                soloForm,
+                tags,
+                learn,
+                master,
+                retired);
     }
 }

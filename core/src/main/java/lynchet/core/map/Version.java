@@ -21,9 +21,14 @@ public record Version(
         Say.id("a version", id);
         Say.text("the name of version " + id, name, 80);
         purpose = purpose == null ? Purpose.TEACHING : purpose;
-        because = because == null ? "" : because;
-        steps = Say.list(steps);
-        faults = Say.list(faults);
-        needs = Say.list(needs);
+        because = because == null ? "" : Say.notLonger("the reason of version " + id, because, 400);
+        steps = Say.few("the steps of version " + id, steps);
+        faults = Say.few("the faults of version " + id, faults);
+        needs = Say.few("the needs of version " + id, needs);
+    }
+
+    /** The same version under another id, with other faults. */
+    public Version with(String otherId, List<Fault> others) {
+        return new Version(otherId, name, purpose, because, steps, others, needs);
     }
 }

@@ -201,6 +201,16 @@ public final class WellFormed {
                         "link " + link.id() + " uses the version " + link.version()
                                 + ", which its technique does not have");
             }
+            if (technique != null && link.endsInTap() && technique.family() != Family.SUBMISSION) {
+                breach(
+                        "TAP_BY_SUBMISSION",
+                        "links",
+                        i,
+                        "to",
+                        link.id(),
+                        "link " + link.id() + " ends in a tap, which only a submission brings; " + technique.name()
+                                + " is not one");
+            }
             for (Need need : link.needs()) {
                 if (need.madeBy() != null && !links.containsKey(need.madeBy())) {
                     breach(

@@ -46,4 +46,9 @@ public record Block(
     public boolean drills() {
         return kind == Kind.PART_DRILL || kind == Kind.WHOLE_DRILL || kind == Kind.BREAKFALLS;
     }
+
+    /** The same block drilling another technique in a version of it, with a fault of it to watch for. */
+    public Block drilling(String otherTechnique, String otherVersion, String otherFault) {
+        return new Block(id, kind, title, minutes, otherTechnique, otherVersion, chain, dose, watchCue, otherFault);
+    }
 }

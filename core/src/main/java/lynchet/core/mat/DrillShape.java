@@ -40,4 +40,9 @@ public record DrillShape(
                     + "and what starts it again");
         }
     }
+
+    /** The same drill of another technique. */
+    public DrillShape of(String otherTechnique) {
+        return new DrillShape(id, name, kind, otherTechnique, fromStep, toStep, start, resetWhen, watch, minutes, dose);
+    }
 }

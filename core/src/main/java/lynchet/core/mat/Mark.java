@@ -43,4 +43,22 @@ public record Mark(
         faults = Say.list(faults);
         Say.within("the faults of mark " + id, faults.size(), 0, 20);
     }
+
+    /** The same judgement about another subject, in a version of it, with the faults as that one names them. */
+    public Mark about(String otherSubject, String otherVersion, List<String> otherFaults) {
+        return new Mark(
+                id,
+                student,
+                otherSubject,
+                role,
+                side,
+                otherVersion,
+                standard,
+                passed,
+                otherFaults,
+                classId,
+                at,
+                by,
+                withdraws);
+    }
 }

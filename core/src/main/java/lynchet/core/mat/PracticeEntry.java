@@ -47,4 +47,23 @@ public record PracticeEntry(
     public boolean countsFor(String studentId) {
         return !withdrawn && (student == null ? !except.contains(studentId) : student.equals(studentId));
     }
+
+    /** The same entry about another technique. */
+    public PracticeEntry of(String otherTechnique) {
+        return new PracticeEntry(
+                id,
+                classId,
+                blockId,
+                student,
+                otherTechnique,
+                chain,
+                side,
+                reps,
+                part,
+                role,
+                except,
+                at,
+                by,
+                withdrawn);
+    }
 }

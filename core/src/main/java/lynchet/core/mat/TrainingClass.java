@@ -39,4 +39,9 @@ public record TrainingClass(
     public Optional<Block> block(String blockId) {
         return blocks.stream().filter(block -> block.id().equals(blockId)).findFirst();
     }
+
+    /** The same class made of other blocks. */
+    public TrainingClass withBlocks(List<Block> others) {
+        return new TrainingClass(id, date, start, minutes, track, coach, area, theme, others, cancelled);
+    }
 }

@@ -60,4 +60,9 @@ public record Item(
     public String subject() {
         return ref == null ? id : ref;
     }
+
+    /** The same item asking for another technique or link, in a version of it. */
+    public Item about(String otherRef, String otherVersion) {
+        return new Item(id, kind, otherRef, words, otherVersion, standard, sides, role, count, stripe);
+    }
 }

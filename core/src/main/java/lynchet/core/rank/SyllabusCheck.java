@@ -133,8 +133,8 @@ public final class SyllabusCheck {
         String sentence = technique.name() + ": " + verb + " "
                 + lynchet.core.Say.and(names).toLowerCase(java.util.Locale.ROOT) + ", which "
                 + (names.size() == 1 ? "is" : "are") + " not taught by this rank.";
-        Mend mend =
-                new Mend(List.copyOf(toAdd), cost, true, List.of("Teach " + lynchet.core.Say.and(names) + " first"));
+        Mend mend = new Mend(
+                List.copyOf(toAdd), cost, true, List.of("Teach " + lynchet.core.Say.and(names) + " first"), List.of());
         return java.util.Optional.of(new Finding(code, 3, null, technique.id(), null, sentence, mend));
     }
 

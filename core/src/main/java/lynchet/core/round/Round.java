@@ -2,6 +2,7 @@ package lynchet.core.round;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import lynchet.core.Say;
 import lynchet.core.mat.Side;
 
@@ -122,5 +123,27 @@ public record Round(
                 throw new IllegalArgumentException("the events of round " + id + " go back in time at number " + i);
             }
         }
+    }
+
+    /** The same round with its links called by other names. */
+    public Round through(UnaryOperator<String> links) {
+        List<Event> renamed = events.stream()
+                .map(e -> e.link() == null
+                        ? e
+                        : new Event(
+                                e.second(),
+                                e.who(),
+                                links.apply(e.link()),
+                                e.position(),
+                                e.reaction(),
+                                e.intent(),
+                                e.outcome(),
+                                e.side(),
+                                e.note()))
+                .toList();
+        Ended end = ended.link() == null
+                ? ended
+                : new Ended(ended.how(), ended.winner(), ended.position(), links.apply(ended.link()));
+        return new Round(id, at, kind, first, second, classId, ruleset, end, renamed, by);
     }
 }

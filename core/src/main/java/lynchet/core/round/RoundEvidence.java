@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import lynchet.core.map.Chance;
 import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
@@ -77,6 +78,13 @@ public final class RoundEvidence {
                 beta.inverseCumulativeProbability(0.1),
                 beta.inverseCumulativeProbability(0.9),
                 byLink.getOrDefault(link.id(), NONE).tries);
+    }
+
+    /** Tries logged of links that start at each position, by position id; positions without any are left out. */
+    public Map<String, Integer> triesByPosition() {
+        Map<String, Integer> tries = new TreeMap<>();
+        byLink.forEach((link, tally) -> tries.merge(map.link(link).orElseThrow().from(), tally.tries, Integer::sum));
+        return tries;
     }
 
     /** The estimate alone, which is quickly had. */

@@ -98,7 +98,7 @@ class GapsTest {
                 null,
                 List.of(new Need(Need.Kind.GRIP, "a grip on the sleeve", "take")),
                 null,
-                Link.TAP,
+                "s",
                 null,
                 null,
                 null,

@@ -91,6 +91,10 @@ public final class TinyMap {
 
     public TinyMap answer(String id, String when, String from, String technique, String to) {
         techniques.computeIfAbsent(technique, t -> technique(t, 1));
+        if (to.equals(Link.TAP)) {
+            techniques.computeIfPresent(
+                    technique, (t, own) -> card(t, Family.SUBMISSION, own.learn(), own.prerequisites(), List.of()));
+        }
         links.add(new Link(id, from, technique, null, when, null, null, to, null, null, null, false));
         return this;
     }

@@ -26,11 +26,12 @@ class ChainRow extends KeptAsJson<Chain> {
 
     ChainRow(Chain chain) {
         super(chain.id(), chain);
-        keepChain(chain);
+        keep(chain);
     }
 
-    void keepChain(Chain chain) {
-        keep(chain);
+    @Override
+    public void keep(Chain chain) {
+        super.keep(chain);
         Set<String> used = new HashSet<>();
         if (chain.first() != null) {
             collect(chain.first(), used);

@@ -6,6 +6,7 @@ import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainCheck;
 import lynchet.core.chain.ChainFinding;
 import lynchet.core.map.GrapplingMap;
+import lynchet.server.keep.Changes;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
@@ -74,7 +75,7 @@ public class ChainStore {
                     "This chain belongs to " + before.owner() + ". Only they and the head coach change it.");
         }
         exists(chain);
-        row.keepChain(chain);
+        row.keep(chain);
         journal.write("change", "chain", chain.id(), before, chain);
         return chain;
     }
@@ -93,6 +94,13 @@ public class ChainStore {
                             "/first",
                             "Step " + finding.step() + " names the link " + finding.link() + ", which does not exist.");
                 });
+    }
+
+    /** Writes what differs between two states in the caller's transaction; somebody has checked the new one. */
+    public void rewrite(List<Chain> before, List<Chain> after) {
+        Changes<Chain> changes = Changes.between("chain", before, after, Chain::id);
+        changes.keep(chains, ChainRow::new, ChainRow::keep, journal);
+        changes.remove(chains, journal);
     }
 
     public void clear() {

@@ -1,17 +1,22 @@
 package lynchet.server.house;
 
 import java.util.List;
+import java.util.function.UnaryOperator;
 import lynchet.core.Club;
 import lynchet.core.ClubCheck;
 import lynchet.core.ClubMerge;
 import lynchet.core.map.Breach;
+import lynchet.core.map.IgnoredGap;
 import lynchet.core.map.MapData;
+import lynchet.core.round.Round;
+import lynchet.core.words.Word;
 import lynchet.format.ArchiveRefused;
 import lynchet.server.chain.ChainStore;
 import lynchet.server.grading.GradingStore;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
+import lynchet.server.map.IgnoredGapStore;
 import lynchet.server.map.MapStore;
 import lynchet.server.mat.ClassStore;
 import lynchet.server.mat.RecordStore;
@@ -38,6 +43,7 @@ public class ClubStore {
     private final RecordStore records;
     private final GradingStore gradings;
     private final RoundStore rounds;
+    private final IgnoredGapStore ignoredGaps;
     private final Journal journal;
     private final TransactionTemplate transaction;
 
@@ -53,6 +59,7 @@ public class ClubStore {
             RecordStore records,
             GradingStore gradings,
             RoundStore rounds,
+            IgnoredGapStore ignoredGaps,
             Journal journal,
             TransactionTemplate transaction) {
         this.club = club;
@@ -66,6 +73,7 @@ public class ClubStore {
         this.records = records;
         this.gradings = gradings;
         this.rounds = rounds;
+        this.ignoredGaps = ignoredGaps;
         this.journal = journal;
         this.transaction = transaction;
     }
@@ -91,7 +99,45 @@ public class ClubStore {
                 records.allPractice(),
                 records.allMarks(),
                 gradings.all(),
-                rounds.all()));
+                rounds.all(),
+                ignoredGaps.all()));
+    }
+
+    /**
+     * Changes the map and whatever points at it in one edit; people, attendance and dates are not touched. Nobody else
+     * may be writing.
+     *
+     * @return the club before and after
+     * @throws ArchiveRefused if the changed club would not hold together; nothing is changed then
+     */
+    public Changed change(UnaryOperator<Club> edit) {
+        Club[] both = new Club[2];
+        transaction.executeWithoutResult(status -> {
+            both[0] = read();
+            both[1] = edit.apply(both[0]);
+            List<Breach> breaches = ClubCheck.check(both[1]);
+            if (!breaches.isEmpty()) {
+                throw new ArchiveRefused(breaches);
+            }
+            write(both[0], both[1]);
+        });
+        return new Changed(both[0], both[1]);
+    }
+
+    /** A club before and after an edit. */
+    public record Changed(Club before, Club after) {}
+
+    /** What is taken away is let go of before it goes; a chain before its links. */
+    private void write(Club before, Club after) {
+        maps.rewrite(before.map(), before.map().with(after.map()));
+        chains.rewrite(before.chains(), after.chains());
+        ladders.rewrite(before.ladders(), after.ladders());
+        words.rewrite("word", before.words(), after.words(), Word::id, journal);
+        classes.rewrite(before.drills(), after.drills(), before.classes(), after.classes());
+        records.rewrite(before.practice(), after.practice(), before.marks(), after.marks());
+        rounds.rewrite("round", before.rounds(), after.rounds(), Round::id, journal);
+        ignoredGaps.rewrite("gap", before.ignoredGaps(), after.ignoredGaps(), IgnoredGap::id, journal);
+        maps.rewrite(before.map().with(after.map()), after.map());
     }
 
     /** Puts a checked club in the place of the present one: all of it or nothing. Accounts stay. */
@@ -140,6 +186,7 @@ public class ClubStore {
 
     private void putAll(Club next, String what, Progress progress) {
         progress.at("clearing", 0, 1);
+        ignoredGaps.clear();
         rounds.clear();
         gradings.clear();
         records.clear();
@@ -164,6 +211,7 @@ public class ClubStore {
         records.fill(next.attendance(), next.practice(), next.marks(), progress);
         gradings.fill(next.gradings());
         rounds.fill(next.rounds());
+        ignoredGaps.fill(next.ignoredGaps());
         club.findById(ClubRow.ID)
                 .ifPresentOrElse(row -> row.rename(next.name()), () -> club.save(new ClubRow(next.name())));
         journal.write(what, "club", "club", null, null);

@@ -1,16 +1,51 @@
 package lynchet.server.keep;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.List;
+import java.util.UUID;
 import lynchet.format.Json;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
-/** The append-only trail of changes: who, when, what, before, after. Nothing about health is ever written here. */
+/**
+ * The append-only trail of changes: who, when, what, before, after. Lines written in one transaction are one edit.
+ * Nothing about health is ever written here.
+ */
 @Component
 public class Journal {
+
+    /**
+     * One line.
+     *
+     * @param edit what it was written together with
+     * @param what add, change, remove, …
+     * @param before body in the open format; null where there was none
+     * @param after body in the open format; null where there is none
+     */
+    public record Line(
+            long id,
+            String edit,
+            Instant at,
+            String who,
+            String what,
+            String kind,
+            String target,
+            String before,
+            String after) {}
+
+    private static final String LINES =
+            "select id, edit, at, who, what, kind, target, before_body, after_body from journal where edit is not null and ";
 
     private final JdbcTemplate jdbc;
     private final Clock clock;
@@ -23,14 +58,70 @@ public class Journal {
     /** Writes one line in the caller's transaction; {@code before} or {@code after} is null where there is none. */
     public void write(String what, String kind, String target, Object before, Object after) {
         jdbc.update(
-                "insert into journal (at, who, what, kind, target, before_body, after_body) values (?, ?, ?, ?, ?, ?, ?)",
+                "insert into journal (at, who, what, kind, target, before_body, after_body, edit) values (?, ?, ?, ?, ?, ?, ?, ?)",
                 OffsetDateTime.now(clock),
                 who(),
                 what,
                 kind,
                 target,
                 before == null ? null : Json.write(before),
-                after == null ? null : Json.write(after));
+                after == null ? null : Json.write(after),
+                edit());
+    }
+
+    /** The edit of the running transaction. */
+    private String edit() {
+        if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+            return UUID.randomUUID().toString();
+        }
+        if (TransactionSynchronizationManager.getResource(this) instanceof String begun) {
+            return begun;
+        }
+        String edit = UUID.randomUUID().toString();
+        TransactionSynchronizationManager.bindResource(this, edit);
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCompletion(int status) {
+                TransactionSynchronizationManager.unbindResource(Journal.this);
+            }
+        });
+        return edit;
+    }
+
+    /** What happened to one thing, the newest first, at most {@code most} lines. */
+    public List<Line> of(String kind, String target, int most) {
+        return jdbc.query(
+                LINES + "kind = ? and target = ? order by id desc limit ?", (row, n) -> line(row), kind, target, most);
+    }
+
+    /** What one edit did, in the order it was done. */
+    public List<Line> ofEdit(String edit) {
+        return jdbc.query(LINES + "edit = ? order by id", (row, n) -> line(row), edit);
+    }
+
+    /** What happened to things of these kinds since then, the oldest first, at most {@code most} lines. */
+    public List<Line> since(Instant from, Collection<String> kinds, int most) {
+        String marks = String.join(", ", Collections.nCopies(kinds.size(), "?"));
+        List<Object> values = new java.util.ArrayList<>(kinds);
+        values.add(0, OffsetDateTime.ofInstant(from, ZoneOffset.UTC));
+        values.add(most);
+        return jdbc.query(
+                LINES + "at >= ? and kind in (" + marks + ") order by id limit ?",
+                (row, n) -> line(row),
+                values.toArray());
+    }
+
+    private static Line line(ResultSet row) throws SQLException {
+        return new Line(
+                row.getLong("id"),
+                row.getString("edit"),
+                row.getObject("at", OffsetDateTime.class).toInstant(),
+                row.getString("who"),
+                row.getString("what"),
+                row.getString("kind"),
+                row.getString("target"),
+                row.getString("before_body"),
+                row.getString("after_body"));
     }
 
     /** The account that acts, or "system". */

@@ -30,7 +30,7 @@ public abstract class KeptAsJson<T> implements Persistable<String> {
 
     protected KeptAsJson(String id, T value) {
         this.id = id;
-        keep(value);
+        this.body = Json.write(value);
     }
 
     /** Replaces the body. */

@@ -1,6 +1,7 @@
 package lynchet.server.keep;
 
 import java.util.List;
+import lynchet.core.Nonsense;
 import lynchet.core.map.Breach;
 import lynchet.core.map.NotWellFormed;
 import lynchet.format.ArchiveRefused;
@@ -51,7 +52,8 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail nonsense(IllegalArgumentException e) {
-        return problem(HttpStatus.UNPROCESSABLE_ENTITY, "NOT_VALID", null, sentence(e.getMessage()));
+        String code = e instanceof Nonsense refused ? refused.rule().name() : "NOT_VALID";
+        return problem(HttpStatus.UNPROCESSABLE_ENTITY, code, null, sentence(e.getMessage()));
     }
 
     /** The problem that an exception is, for work that runs outside a request. */
@@ -86,6 +88,7 @@ class Problems extends ResponseEntityExceptionHandler {
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         String where = null;
         String sentence = "This could not be read.";
+        String code = "NOT_READABLE";
         if (e.getCause() instanceof JacksonException unreadable) {
             StringBuilder path = new StringBuilder();
             unreadable.getPath().forEach(step -> path.append('/')
@@ -93,8 +96,9 @@ class Problems extends ResponseEntityExceptionHandler {
             where = path.toString();
             Throwable cause = unreadable.getCause();
             sentence = cause instanceof IllegalArgumentException ? cause.getMessage() : unreadable.getOriginalMessage();
+            code = cause instanceof Nonsense refused ? refused.rule().name() : code;
         }
-        ProblemDetail problem = problem(HttpStatus.BAD_REQUEST, "NOT_READABLE", where, sentence(sentence));
+        ProblemDetail problem = problem(HttpStatus.BAD_REQUEST, code, where, sentence(sentence));
         return ResponseEntity.badRequest().body(problem);
     }
 

@@ -26,6 +26,14 @@ public abstract class Shelf<T, R extends KeptAsJson<T>> {
                 () -> rows.findAll().stream().map(R::toCore).sorted(order).toList());
     }
 
+    /** Writes what differs between two states in the caller's transaction; somebody has checked the new one. */
+    public void rewrite(String kind, List<T> before, List<T> after, Function<T, String> id, Journal journal) {
+        remembered.changed();
+        Changes<T> changes = Changes.between(kind, before, after, id);
+        changes.keep(rows, row, R::keep, journal);
+        changes.remove(rows, journal);
+    }
+
     /** Removes all in the caller's transaction. */
     public void clear() {
         remembered.changed();

@@ -14,6 +14,7 @@ import lynchet.core.map.MoveGraph;
 import lynchet.core.map.Position;
 import lynchet.core.map.Reach;
 import lynchet.core.map.Routes;
+import lynchet.core.map.Ruleset;
 import lynchet.core.map.SmallestMend;
 import lynchet.core.map.Technique;
 import lynchet.core.mat.Mark;
@@ -23,6 +24,7 @@ import lynchet.core.rank.Ladder;
 import lynchet.core.rank.SyllabusCheck;
 import lynchet.core.round.RoundEvidence;
 import lynchet.server.keep.Refusal;
+import lynchet.server.map.IgnoredGapStore;
 import lynchet.server.map.MapSnapshot;
 import lynchet.server.map.MapStore;
 import lynchet.server.people.PeopleStore;
@@ -44,12 +46,14 @@ class LensController {
     private final LadderStore ladders;
     private final PeopleStore people;
     private final RoundStore rounds;
+    private final IgnoredGapStore ignored;
 
-    LensController(MapStore maps, LadderStore ladders, PeopleStore people, RoundStore rounds) {
+    LensController(MapStore maps, LadderStore ladders, PeopleStore people, RoundStore rounds, IgnoredGapStore ignored) {
         this.maps = maps;
         this.ladders = ladders;
         this.people = people;
         this.rounds = rounds;
+        this.ignored = ignored;
     }
 
     /** A reached position: fewest moves, and one shortest way. */
@@ -70,6 +74,10 @@ class LensController {
             @RequestParam(defaultValue = "same") String against) {
         Eyes eyes = eyes(rank, student, ruleset);
         boolean anyone = anyone(against);
+        return ignored.withoutIgnored(open(eyes, anyone), rank, student);
+    }
+
+    private static List<Finding> open(Eyes eyes, boolean anyone) {
         if (eyes.ladder() != null) {
             return new SyllabusCheck(eyes.graph(), eyes.snapshot().centrality()).of(eyes.ladder(), eyes.rank(), anyone);
         }
@@ -99,8 +107,13 @@ class LensController {
         return reached;
     }
 
-    /** A route with the first rank at which all of it is taught; null when that never happens. */
-    record RouteView(Routes.Route route, String ladder, String rank) {}
+    /**
+     * A route.
+     *
+     * @param rank the first rank at which all of it is taught; null when that never happens
+     * @param illegalIn ids of the rulesets under which some of it is not legal
+     */
+    record RouteView(Routes.Route route, String ladder, String rank, List<String> illegalIn) {}
 
     /** The most likely routes from a position to another one or, with {@code end=any}, to any end. */
     @GetMapping("/routes")
@@ -131,7 +144,17 @@ class LensController {
                 .map(route -> new RouteView(
                         route,
                         ladder == null ? null : ladder.id(),
-                        ladder == null ? null : taughtBy(route, ladder, map)))
+                        ladder == null ? null : taughtBy(route, ladder, map),
+                        illegalIn(route, map)))
+                .toList();
+    }
+
+    private static List<String> illegalIn(Routes.Route route, GrapplingMap map) {
+        return map.data().rulesets().stream()
+                .filter(ruleset -> route.legs().stream()
+                        .map(leg -> map.link(leg.link()).orElseThrow().technique())
+                        .anyMatch(id -> !ruleset.allows(map.technique(id).orElseThrow())))
+                .map(Ruleset::id)
                 .toList();
     }
 

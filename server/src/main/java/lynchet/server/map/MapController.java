@@ -1,6 +1,7 @@
 package lynchet.server.map;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import lynchet.core.map.DecisionTable;
 import lynchet.core.map.Link;
@@ -44,14 +45,15 @@ class MapController {
         this.durable = durable;
     }
 
-    record MapView(long revision, MapData map) {}
+    /** {@code centrality}: by position id, how many shortest walks between other positions pass through it. */
+    record MapView(long revision, MapData map, Map<String, Double> centrality) {}
 
     record TechniqueCard(Technique technique, List<Caution> cautions, List<String> usedFrom) {}
 
     @GetMapping
     MapView map() {
         MapSnapshot snapshot = maps.snapshot();
-        return new MapView(snapshot.revision(), snapshot.map().data());
+        return new MapView(snapshot.revision(), snapshot.map().data(), snapshot.centrality());
     }
 
     /** A position's decision table; its ETag is that of the pair it belongs to. */
@@ -86,7 +88,7 @@ class MapController {
 
     @PostMapping("/positions")
     PositionPair addPair(@RequestBody PositionPair pair) {
-        return put(() -> isNew(pair, findPair(pair.id())), () -> maps.put(pair), pair);
+        return put(() -> isNew(pair, findPair(pair.id())), () -> maps.put(MapData.only(pair)), pair);
     }
 
     @PutMapping("/positions/{id}")
@@ -95,14 +97,14 @@ class MapController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody PositionPair pair) {
         same(id, pair.id());
-        return put(() -> ETags.match(tag, pair(id), id), () -> maps.put(pair), pair);
+        return put(() -> ETags.match(tag, pair(id), id), () -> maps.put(MapData.only(pair)), pair);
     }
 
     @PostMapping("/techniques")
     Technique addTechnique(@RequestBody Technique technique) {
         return put(
                 () -> isNew(technique, maps.snapshot().map().technique(technique.id())),
-                () -> maps.put(technique),
+                () -> maps.put(MapData.only(technique)),
                 technique);
     }
 
@@ -112,12 +114,12 @@ class MapController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Technique technique) {
         same(id, technique.id());
-        return put(() -> ETags.match(tag, present(id), id), () -> maps.put(technique), technique);
+        return put(() -> ETags.match(tag, present(id), id), () -> maps.put(MapData.only(technique)), technique);
     }
 
     @PostMapping("/links")
     Link addLink(@RequestBody Link link) {
-        return put(() -> isNew(link, maps.snapshot().map().link(link.id())), () -> maps.put(link), link);
+        return put(() -> isNew(link, maps.snapshot().map().link(link.id())), () -> maps.put(MapData.only(link)), link);
     }
 
     @PutMapping("/links/{id}")
@@ -126,28 +128,28 @@ class MapController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Link link) {
         same(id, link.id());
-        return put(() -> ETags.match(tag, link(id), id), () -> maps.put(link), link);
+        return put(() -> ETags.match(tag, link(id), id), () -> maps.put(MapData.only(link)), link);
     }
 
     /** Retires a link: it disappears from choices and stays where it is pointed at. */
     @DeleteMapping("/links/{id}")
     Link retireLink(@PathVariable String id) {
-        Link retired = Retired.of(link(id));
-        return put(() -> {}, () -> maps.put(retired), retired);
+        Link retired = link(id).asRetired();
+        return put(() -> {}, () -> maps.put(MapData.only(retired)), retired);
     }
 
     /** Retires a technique: none of its links is offered any more. */
     @DeleteMapping("/techniques/{id}")
     Technique retireTechnique(@PathVariable String id) {
-        Technique retired = Retired.of(present(id));
-        return put(() -> {}, () -> maps.put(retired), retired);
+        Technique retired = present(id).asRetired();
+        return put(() -> {}, () -> maps.put(MapData.only(retired)), retired);
     }
 
     /** Retires a reaction. */
     @DeleteMapping("/reactions/{id}")
     Reaction retireReaction(@PathVariable String id) {
-        Reaction retired = Retired.of(reactionOf(id));
-        return put(() -> {}, () -> maps.put(retired), retired);
+        Reaction retired = reactionOf(id).asRetired();
+        return put(() -> {}, () -> maps.put(MapData.only(retired)), retired);
     }
 
     /** Retires a pair of positions that nothing leads to or from any more. */
@@ -162,8 +164,8 @@ class MapController {
                     throw Refusal.bad(
                             "STILL_LINKED", link.id(), "The link " + link.id() + " still leads to or from " + id + ".");
                 });
-        PositionPair retired = Retired.of(pair);
-        return put(() -> {}, () -> maps.put(retired), retired);
+        PositionPair retired = pair.asRetired();
+        return put(() -> {}, () -> maps.put(MapData.only(retired)), retired);
     }
 
     private Optional<PositionPair> findPair(String id) {
@@ -200,7 +202,7 @@ class MapController {
     Reaction addReaction(@RequestBody Reaction reaction) {
         return put(
                 () -> isNew(reaction, maps.snapshot().map().reaction(reaction.id())),
-                () -> maps.put(reaction),
+                () -> maps.put(MapData.only(reaction)),
                 reaction);
     }
 
@@ -210,7 +212,7 @@ class MapController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Reaction reaction) {
         same(id, reaction.id());
-        return put(() -> ETags.match(tag, reactionOf(id), id), () -> maps.put(reaction), reaction);
+        return put(() -> ETags.match(tag, reactionOf(id), id), () -> maps.put(MapData.only(reaction)), reaction);
     }
 
     /** Looks whether the change may be made and makes it, with nobody else writing in between. */

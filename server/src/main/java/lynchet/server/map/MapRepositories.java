@@ -11,3 +11,5 @@ interface ReactionRepository extends JpaRepository<ReactionRow, String> {}
 interface LinkRepository extends JpaRepository<LinkRow, String> {}
 
 interface RulesetRepository extends JpaRepository<RulesetRow, String> {}
+
+interface IgnoredGapRepository extends JpaRepository<IgnoredGapRow, String> {}

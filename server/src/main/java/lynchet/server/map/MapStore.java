@@ -1,16 +1,14 @@
 package lynchet.server.map;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.concurrent.locks.ReentrantLock;
-import java.util.function.Function;
-import java.util.function.UnaryOperator;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
 import lynchet.core.map.PositionPair;
 import lynchet.core.map.Reaction;
+import lynchet.core.map.Ruleset;
 import lynchet.core.map.Technique;
+import lynchet.server.keep.Changes;
 import lynchet.server.keep.Journal;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -102,111 +100,76 @@ public class MapStore {
         }
     }
 
-    void put(PositionPair pair) {
-        change(
-                data -> new MapData(
-                        replaced(data.pairs(), pair, PositionPair::id),
-                        data.techniques(),
-                        data.links(),
-                        data.reactions(),
-                        data.rulesets()),
-                map -> pairs.findById(pair.id())
-                        .ifPresentOrElse(
-                                row -> journalled("pair", pair.id(), row.toCore(), pair, () -> row.keep(pair)),
-                                () -> journalled("pair", pair.id(), null, pair, () -> pairs.save(new PairRow(pair)))));
+    /**
+     * Keeps these parts in the place of those of the same id, or beside the others where they are new.
+     *
+     * @throws lynchet.core.map.NotWellFormed if the map would not hold together; nothing is changed then
+     */
+    public void put(MapData changes) {
+        inTurn(() -> {
+            MapData before = snapshot().map().data();
+            rewrite(before, before.with(changes));
+        });
     }
 
-    void put(Technique technique) {
-        change(
-                data -> new MapData(
-                        data.pairs(),
-                        replaced(data.techniques(), technique, Technique::id),
-                        data.links(),
-                        data.reactions(),
-                        data.rulesets()),
-                map -> techniques
-                        .findById(technique.id())
-                        .ifPresentOrElse(
-                                row -> journalled(
-                                        "technique",
-                                        technique.id(),
-                                        row.toCore(),
-                                        technique,
-                                        () -> row.keep(technique)),
-                                () -> journalled(
-                                        "technique",
-                                        technique.id(),
-                                        null,
-                                        technique,
-                                        () -> techniques.save(new TechniqueRow(technique)))));
-    }
-
-    void put(Link link) {
-        change(
-                data -> new MapData(
-                        data.pairs(),
-                        data.techniques(),
-                        replaced(data.links(), link, Link::id),
-                        data.reactions(),
-                        data.rulesets()),
-                map -> links.findById(link.id())
-                        .ifPresentOrElse(
-                                row -> journalled("link", link.id(), row.toCore(), link, () -> row.keep(link, map)),
-                                () -> journalled(
-                                        "link", link.id(), null, link, () -> links.save(new LinkRow(link, map)))));
-    }
-
-    void put(Reaction reaction) {
-        change(
-                data -> new MapData(
-                        data.pairs(),
-                        data.techniques(),
-                        data.links(),
-                        replaced(data.reactions(), reaction, Reaction::id),
-                        data.rulesets()),
-                map -> reactions
-                        .findById(reaction.id())
-                        .ifPresentOrElse(
-                                row -> journalled(
-                                        "reaction",
-                                        reaction.id(),
-                                        row.toCore(),
-                                        reaction,
-                                        () -> row.keep(reaction, map)),
-                                () -> journalled(
-                                        "reaction",
-                                        reaction.id(),
-                                        null,
-                                        reaction,
-                                        () -> reactions.save(new ReactionRow(reaction, map)))));
-    }
-
-    private void change(UnaryOperator<MapData> edit, java.util.function.Consumer<GrapplingMap> keep) {
-        writing.lock();
-        try {
-            GrapplingMap changed = GrapplingMap.of(edit.apply(snapshot().map().data()));
-            transaction.executeWithoutResult(status -> keep.accept(changed));
-            publish(changed);
-        } finally {
-            writing.unlock();
-        }
-    }
-
-    private void journalled(String kind, String id, Object before, Object after, Runnable keep) {
-        keep.run();
-        journal.write(before == null ? "add" : "change", kind, id, before, after);
-    }
-
-    private static <T> List<T> replaced(List<T> all, T one, Function<T, String> id) {
-        List<T> changed = new ArrayList<>(all);
-        for (int i = 0; i < changed.size(); i++) {
-            if (id.apply(changed.get(i)).equals(id.apply(one))) {
-                changed.set(i, one);
-                return changed;
+    /**
+     * Writes what differs between two states, the first of them the present one. The map is published when the
+     * transaction around it, or its own where there is none, has committed.
+     */
+    public void rewrite(MapData before, MapData after) {
+        inTurn(() -> {
+            GrapplingMap map = GrapplingMap.of(after);
+            Parts parts = new Parts(before, after);
+            if (!parts.isEmpty()) {
+                transaction.executeWithoutResult(status -> {
+                    publishAfterCommit(map);
+                    write(parts, map);
+                });
             }
+        });
+    }
+
+    private record Parts(
+            Changes<PositionPair> pairs,
+            Changes<Technique> techniques,
+            Changes<Link> links,
+            Changes<Reaction> reactions,
+            Changes<Ruleset> rulesets) {
+        Parts(MapData before, MapData after) {
+            this(
+                    Changes.between("pair", before.pairs(), after.pairs(), PositionPair::id),
+                    Changes.between("technique", before.techniques(), after.techniques(), Technique::id),
+                    Changes.between("link", before.links(), after.links(), Link::id),
+                    Changes.between("reaction", before.reactions(), after.reactions(), Reaction::id),
+                    Changes.between("ruleset", before.rulesets(), after.rulesets(), Ruleset::id));
         }
-        changed.add(one);
-        return changed;
+
+        boolean isEmpty() {
+            return pairs.size() + techniques.size() + links.size() + reactions.size() + rulesets.size() == 0;
+        }
+    }
+
+    /** What is pointed at comes before what points at it, and goes after it. */
+    private void write(Parts parts, GrapplingMap map) {
+        parts.pairs().keep(pairs, PairRow::new, PairRow::keep, journal);
+        parts.techniques().keep(techniques, TechniqueRow::new, TechniqueRow::keep, journal);
+        parts.rulesets().keep(rulesets, RulesetRow::new, RulesetRow::keep, journal);
+        parts.reactions().keep(reactions, r -> new ReactionRow(r, map), (row, r) -> row.keep(r, map), journal);
+        parts.links().keep(links, l -> new LinkRow(l, map), (row, l) -> row.keep(l, map), journal);
+        parts.links().remove(links, journal);
+        parts.reactions().remove(reactions, journal);
+        parts.techniques().remove(techniques, journal);
+        parts.rulesets().remove(rulesets, journal);
+        parts.pairs().remove(pairs, journal);
+    }
+
+    private void publishAfterCommit(GrapplingMap map) {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                inTurn(() -> publish(map));
+            }
+        });
     }
 
     /** Removes the whole map in the caller's transaction; chains must be gone before. */

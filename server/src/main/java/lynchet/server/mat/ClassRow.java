@@ -18,11 +18,12 @@ class ClassRow extends KeptAsJson<TrainingClass> {
 
     ClassRow(TrainingClass trainingClass) {
         super(trainingClass.id(), trainingClass);
-        keepClass(trainingClass);
+        keep(trainingClass);
     }
 
-    void keepClass(TrainingClass trainingClass) {
-        keep(trainingClass);
+    @Override
+    public void keep(TrainingClass trainingClass) {
+        super.keep(trainingClass);
         classDate = trainingClass.date();
     }
 

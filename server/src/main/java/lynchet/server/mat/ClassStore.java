@@ -7,6 +7,7 @@ import lynchet.core.mat.Block;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
+import lynchet.server.keep.Changes;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
@@ -87,7 +88,7 @@ public class ClassStore {
         } else {
             TrainingClass before = row.toCore();
             ETags.match(ifMatch, before, changed.id());
-            row.keepClass(changed);
+            row.keep(changed);
             journal.write("change", "class", changed.id(), before, changed);
         }
         return changed;
@@ -100,6 +101,21 @@ public class ClassStore {
                         .thenComparing(TrainingClass::start)
                         .thenComparing(TrainingClass::id))
                 .toList();
+    }
+
+    /** Writes what differs between two states in the caller's transaction; somebody has checked the new one. */
+    public void rewrite(
+            List<DrillShape> drillsBefore,
+            List<DrillShape> drillsAfter,
+            List<TrainingClass> classesBefore,
+            List<TrainingClass> classesAfter) {
+        remembered.changed();
+        Changes<DrillShape> ofDrills = Changes.between("drill", drillsBefore, drillsAfter, DrillShape::id);
+        ofDrills.keep(drills, DrillRow::new, DrillRow::keep, journal);
+        ofDrills.remove(drills, journal);
+        Changes<TrainingClass> ofClasses = Changes.between("class", classesBefore, classesAfter, TrainingClass::id);
+        ofClasses.keep(classes, ClassRow::new, ClassRow::keep, journal);
+        ofClasses.remove(classes, journal);
     }
 
     public void clear() {

@@ -15,6 +15,12 @@ class DrillRow extends KeptAsJson<DrillShape> {
 
     DrillRow(DrillShape value) {
         super(value.id(), value);
+        keep(value);
+    }
+
+    @Override
+    public void keep(DrillShape value) {
+        super.keep(value);
         technique = value.technique();
     }
 

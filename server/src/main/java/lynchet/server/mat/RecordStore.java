@@ -13,6 +13,7 @@ import lynchet.core.mat.PracticeEntry;
 import lynchet.format.Json;
 import lynchet.server.chain.ChainStore;
 import lynchet.server.keep.Batch;
+import lynchet.server.keep.Changes;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.KeptAsJson;
 import lynchet.server.keep.Progress;
@@ -267,6 +268,22 @@ public class RecordStore {
         everyAttendance.changed();
         everyPractice.changed();
         everyMark.changed();
+    }
+
+    /** Writes what differs between two states in the caller's transaction; somebody has checked the new one. */
+    public void rewrite(
+            List<PracticeEntry> practiceBefore,
+            List<PracticeEntry> practiceAfter,
+            List<Mark> marksBefore,
+            List<Mark> marksAfter) {
+        changed();
+        Changes<PracticeEntry> ofPractice =
+                Changes.between("practice", practiceBefore, practiceAfter, PracticeEntry::id);
+        ofPractice.keep(practice, PracticeRow::new, PracticeRow::keep, journal);
+        ofPractice.remove(practice, journal);
+        Changes<Mark> ofMarks = Changes.between("mark", marksBefore, marksAfter, Mark::id);
+        ofMarks.keep(marks, MarkRow::new, MarkRow::keep, journal);
+        ofMarks.remove(marks, journal);
     }
 
     public void clear() {

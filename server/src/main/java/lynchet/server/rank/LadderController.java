@@ -10,6 +10,7 @@ import lynchet.core.rank.SyllabusGroup;
 import lynchet.core.rank.TeachingLoad;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
+import lynchet.server.map.IgnoredGapStore;
 import lynchet.server.map.MapSnapshot;
 import lynchet.server.map.MapStore;
 import org.springframework.http.ResponseEntity;
@@ -28,11 +29,13 @@ class LadderController {
 
     private final LadderStore ladders;
     private final MapStore maps;
+    private final IgnoredGapStore ignored;
     private final Durable durable;
 
-    LadderController(LadderStore ladders, MapStore maps, Durable durable) {
+    LadderController(LadderStore ladders, MapStore maps, IgnoredGapStore ignored, Durable durable) {
         this.ladders = ladders;
         this.maps = maps;
+        this.ignored = ignored;
         this.durable = durable;
     }
 
@@ -69,7 +72,10 @@ class LadderController {
                 .map(rank -> {
                     TeachingLoad.Load load = TeachingLoad.of(ladder, rank, snapshot.map());
                     return new RankCheck(
-                            rank.id(), check.of(ladder, rank.id(), false), load.needed(), load.available());
+                            rank.id(),
+                            ignored.withoutIgnored(check.of(ladder, rank.id(), false), rank.id(), null),
+                            load.needed(),
+                            load.available());
                 })
                 .toList();
     }

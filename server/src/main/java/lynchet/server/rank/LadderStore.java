@@ -6,6 +6,7 @@ import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusGroup;
 import lynchet.server.chain.ChainStore;
+import lynchet.server.keep.Changes;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
@@ -65,6 +66,13 @@ public class LadderStore {
         row.keep(changed);
         journal.write("change", "syllabus", rankId, before, after);
         return after;
+    }
+
+    /** Writes what differs between two states in the caller's transaction; somebody has checked the new one. */
+    public void rewrite(List<Ladder> before, List<Ladder> after) {
+        Changes<Ladder> changes = Changes.between("ladder", before, after, Ladder::id);
+        changes.keep(ladders, LadderRow::new, LadderRow::keep, journal);
+        changes.remove(ladders, journal);
     }
 
     public void clear() {

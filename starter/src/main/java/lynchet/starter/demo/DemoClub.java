@@ -97,7 +97,8 @@ public final class DemoClub {
                 practice,
                 marks,
                 DemoGradings.of(today, people, adult),
-                new DemoRounds(map, ladders, random).of(people, past, attended, tournament));
+                new DemoRounds(map, ladders, random).of(people, past, attended, tournament),
+                List.of());
     }
 
     private static Ladder forget(Ladder ladder) {

@@ -1,0 +1,171 @@
+package lynchet.server.edit;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import lynchet.core.TechniqueMerge;
+import lynchet.format.Json;
+import lynchet.server.house.ClubStore;
+import lynchet.server.keep.Durable;
+import lynchet.server.keep.Journal;
+import lynchet.server.keep.Refusal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** What was changed, by whom and when; taking an edit back; making one technique of two. */
+@RestController
+@RequestMapping("/api/map")
+class EditController {
+
+    /** The kinds that the map's history tells about; nobody's records are among them. */
+    private static final Set<String> TOLD =
+            Set.of("pair", "technique", "link", "reaction", "ruleset", "chain", "syllabus");
+
+    private static final int MOST_LINES = 5000;
+    private static final int MOST_OF_ONE = 100;
+
+    private final Journal journal;
+    private final ClubStore club;
+    private final Durable durable;
+    private final Clock clock;
+
+    EditController(Journal journal, ClubStore club, Durable durable, Clock clock) {
+        this.journal = journal;
+        this.club = club;
+        this.durable = durable;
+        this.clock = clock;
+    }
+
+    /**
+     * One thing changed by one edit.
+     *
+     * @param before the thing in the open format; null when it was new
+     * @param after the thing in the open format; null when it was removed
+     * @param fields names of the fields that differ
+     */
+    record Edited(
+            String edit,
+            Instant at,
+            String who,
+            String kind,
+            String id,
+            JsonNode before,
+            JsonNode after,
+            List<String> fields) {}
+
+    /** What was done to one thing, the newest first. */
+    @GetMapping("/history")
+    List<Edited> history(@RequestParam String kind, @RequestParam String id) {
+        told(kind);
+        return journal.of(kind, id, MOST_OF_ONE).stream()
+                .map(EditController::edited)
+                .toList();
+    }
+
+    /** What is different from what it was at the beginning of a day: each thing once, with the last who touched it. */
+    @GetMapping("/changes")
+    List<Edited> changes(@RequestParam LocalDate since) {
+        Map<String, Journal.Line> first = new LinkedHashMap<>();
+        Map<String, Journal.Line> last = new LinkedHashMap<>();
+        Instant from = since.atStartOfDay(clock.getZone()).toInstant();
+        for (Journal.Line line : journal.since(from, TOLD, MOST_LINES)) {
+            String key = line.kind() + " " + line.target();
+            first.putIfAbsent(key, line);
+            last.put(key, line);
+        }
+        return last.entrySet().stream()
+                .map(entry -> edited(entry.getValue(), first.get(entry.getKey()).before()))
+                .filter(edited -> !edited.fields().isEmpty())
+                .toList();
+    }
+
+    private static void told(String kind) {
+        if (!TOLD.contains(kind)) {
+            throw Refusal.bad(
+                    "HISTORY_KIND",
+                    "kind",
+                    "There is a history of "
+                            + String.join(", ", TOLD.stream().sorted().toList()) + ".");
+        }
+    }
+
+    private static Edited edited(Journal.Line line) {
+        return edited(line, line.before());
+    }
+
+    private static Edited edited(Journal.Line line, String beforeBody) {
+        JsonNode before = tree(beforeBody);
+        JsonNode after = tree(line.after());
+        return new Edited(
+                line.edit(), line.at(), line.who(), line.kind(), line.target(), before, after, differ(before, after));
+    }
+
+    private static JsonNode tree(String body) {
+        return body == null ? null : Json.mapper().readTree(body);
+    }
+
+    private static List<String> differ(JsonNode before, JsonNode after) {
+        if (before == null || after == null) {
+            return before == after ? List.of() : List.of("id");
+        }
+        Set<String> names = new java.util.TreeSet<>(before.propertyNames());
+        names.addAll(after.propertyNames());
+        return names.stream()
+                .filter(name -> !before.path(name).equals(after.path(name)))
+                .toList();
+    }
+
+    /** How many things of each kind an edit touched. */
+    record Touched(Map<String, Long> kinds) {}
+
+    /** Takes a whole edit back, if nobody has changed the same things since. That is an edit too. */
+    @PostMapping("/undo/{edit}")
+    Touched undo(@PathVariable String edit) {
+        List<Journal.Line> lines = journal.ofEdit(edit);
+        if (lines.isEmpty()) {
+            throw Refusal.missing("edit", edit);
+        }
+        durable.writeAlone(() -> club.change(now -> Undo.of(now, lines)));
+        Map<String, Long> kinds = new java.util.TreeMap<>();
+        lines.forEach(line -> kinds.merge(line.kind(), 1L, Long::sum));
+        return new Touched(kinds);
+    }
+
+    /** @param into id of the technique that stays */
+    record Merge(String into) {}
+
+    /**
+     * What a merge did or would do.
+     *
+     * @param changed how many things of each kind follow
+     * @param edit for taking it back; null for a mere look
+     */
+    record Merged(Map<String, Integer> changed, String edit) {}
+
+    /** Makes one technique of two; {@code look}: only says what would follow. */
+    @PostMapping("/techniques/{id}/merge")
+    Merged merge(
+            @PathVariable String id, @RequestBody Merge merge, @RequestParam(defaultValue = "false") boolean look) {
+        if (merge.into() == null) {
+            throw Refusal.bad("MERGE_INTO", "/into", "Say which technique stays.");
+        }
+        if (look) {
+            var before = club.read();
+            return new Merged(Following.between(before, TechniqueMerge.of(before, merge.into(), id)), null);
+        }
+        ClubStore.Changed changed =
+                durable.writeAlone(() -> club.change(now -> TechniqueMerge.of(now, merge.into(), id)));
+        String edit = journal.of("technique", id, 1).get(0).edit();
+        return new Merged(Following.between(changed.before(), changed.after()), edit);
+    }
+}

@@ -1,0 +1,109 @@
+package lynchet.server.edit;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import lynchet.core.Club;
+import lynchet.core.rank.Ladder;
+import lynchet.core.rank.Rank;
+import lynchet.format.Json;
+import lynchet.server.keep.Journal;
+import lynchet.server.keep.Refusal;
+import org.springframework.http.HttpStatus;
+
+/** An edit taken back: everything it changed is as it was before, unless somebody has changed it since. */
+final class Undo implements Club.Change {
+
+    /** The kinds of things whose edits can be taken back. */
+    static final Set<String> KINDS = Set.of(
+            "pair",
+            "technique",
+            "link",
+            "reaction",
+            "ruleset",
+            "chain",
+            "ladder",
+            "syllabus",
+            "word",
+            "drill",
+            "class",
+            "practice",
+            "mark",
+            "round",
+            "gap");
+
+    private final List<Journal.Line> lines;
+
+    private Undo(List<Journal.Line> lines) {
+        this.lines = lines;
+    }
+
+    /**
+     * The club without what these lines did.
+     *
+     * @param lines of one edit, in the order they were written
+     * @throws Refusal 409 if something is not as the edit left it, 422 if the edit is not of a kind that is taken back
+     */
+    static Club of(Club club, List<Journal.Line> lines) {
+        lines.stream().filter(line -> !KINDS.contains(line.kind())).findFirst().ifPresent(line -> {
+            throw Refusal.bad("NOT_UNDOABLE", line.kind(), "This change cannot be taken back here.");
+        });
+        return club.with(new Undo(lines));
+    }
+
+    @Override
+    public <T> List<T> of(String part, Class<T> type, List<T> things, Function<T, String> id) {
+        Map<String, T> all = new LinkedHashMap<>();
+        things.forEach(thing -> all.put(id.apply(thing), thing));
+        for (int i = lines.size() - 1; i >= 0; i--) {
+            Journal.Line line = lines.get(i);
+            if (line.kind().equals(part)) {
+                T now = all.get(line.target());
+                asLeft(line, now, read(line.after(), type));
+                T before = read(line.before(), type);
+                if (before == null) {
+                    all.remove(line.target());
+                } else {
+                    all.put(line.target(), before);
+                }
+            }
+        }
+        List<T> result = new ArrayList<>(all.values());
+        if (part.equals("ladder")) {
+            result.replaceAll(ladder -> type.cast(syllabuses((Ladder) ladder)));
+        }
+        return result;
+    }
+
+    private Ladder syllabuses(Ladder ladder) {
+        Ladder changed = ladder;
+        for (int i = lines.size() - 1; i >= 0; i--) {
+            Journal.Line line = lines.get(i);
+            Rank now =
+                    line.kind().equals("syllabus") ? changed.rank(line.target()).orElse(null) : null;
+            if (now != null) {
+                asLeft(line, now, read(line.after(), Rank.class));
+                changed = changed.withRank(read(line.before(), Rank.class));
+            }
+        }
+        return changed;
+    }
+
+    private static <T> T read(String body, Class<T> type) {
+        return body == null ? null : Json.read(body, type);
+    }
+
+    private static void asLeft(Journal.Line line, Object now, Object left) {
+        if (!java.util.Objects.equals(now, left)) {
+            throw Refusal.of(
+                    HttpStatus.CONFLICT,
+                    "CHANGED_SINCE",
+                    line.target(),
+                    "The " + line.kind() + " " + line.target()
+                            + " was changed again after that. Take the later change back first.");
+        }
+    }
+}

@@ -38,6 +38,18 @@ class ClubCheckTest {
                 breach("WORD_TECHNIQUE", "/words/1/techniques", c -> c.words.add(TinyClub.word("x", "no"))),
                 breach("DRILL_TECHNIQUE", "/drills/1/technique", c -> c.drills.add(TinyClub.drill("x", "no", null))),
                 breach("DRILL_START", "/drills/1/start", c -> c.drills.add(TinyClub.drill("x", null, "no"))),
+                breach(
+                        "RECORD_STUDENT",
+                        "/ignoredGaps/1/student",
+                        c -> c.ignoredGaps.add(TinyClub.gap("x", "no", "guard", null))),
+                breach(
+                        "GAP_POSITION",
+                        "/ignoredGaps/1/position",
+                        c -> c.ignoredGaps.add(TinyClub.gap("x", null, "no", null))),
+                breach(
+                        "GAP_TECHNIQUE",
+                        "/ignoredGaps/1/technique",
+                        c -> c.ignoredGaps.add(TinyClub.gap("x", null, "guard", "no"))),
                 breach("ID_UNIQUE", "/tracks/1/id", c -> c.tracks.add(new Track("all", "Again", null))),
                 breach("SLOT_TRACK", "/terms/1/slots", c -> c.terms.add(TinyClub.term("x", "no"))),
                 breach("CARD_UNIQUE", "/people/2/card", c -> c.people.add(TinyClub.student("x", "11", "white"))),

@@ -2,208 +2,205 @@ package lynchet.core.map;
 
 import java.util.ArrayList;
 import java.util.BitSet;
-import java.util.Comparator;
 import java.util.LinkedList;
 import java.util.List;
 import java.util.Optional;
-import java.util.PriorityQueue;
 
 /**
  * The cheapest set of techniques to add so that a severity-3 finding goes away.
  *
  * <p>A technique bought once serves again, so the search runs over (state, set bought), cheapest first; a set that
  * contains an already settled set at the same state is dropped. Example: S–a–X–a–Y–a–T with a = 2 against S–b–T with
- * b = 5 gives a, cost 2. Up to {@link #CAP} expansions the result is the cheapest; beyond, a cheap one.
+ * b = 5 gives a, cost 2. Up to {@link #CAP} ways looked at the result is the cheapest; beyond, a cheap one. Make one for
+ * a known set and ask it for every finding: the ways there are shared.
  */
 public final class SmallestMend {
 
-    /** Expansions after which the search settles for a cheap set. */
-    static final int CAP = 20_000;
-
-    private static final int GETTING_THERE = 0;
+    /** Ways looked at after which the search settles for a cheap set. */
+    static final int CAP = 5_000;
 
     private final MoveGraph graph;
-    private final Knowledge knowledge;
-    private final Finding finding;
+    private final Purse purse;
     private final Ways ways;
     private final Reach reach;
-    private final BitSet[] closure;
-    private boolean exact;
+    private final GettingThere gettingThere;
 
-    private record Node(int state, int links, BitSet bought, int cost, Node before, int move) {}
+    public SmallestMend(MoveGraph graph, Knowledge knowledge) {
+        this(graph, knowledge, CAP);
+    }
 
-    private SmallestMend(MoveGraph graph, Knowledge knowledge, Finding finding) {
+    SmallestMend(MoveGraph graph, Knowledge knowledge, int cap) {
         this.graph = graph;
-        this.knowledge = knowledge;
-        this.finding = finding;
+        this.purse = new Purse(graph, knowledge);
         this.ways = new Ways(graph);
         this.reach = Reach.of(graph, knowledge);
-        this.closure = new BitSet[graph.techniques.size()];
+        this.gettingThere = new GettingThere(graph, reach, purse, cap);
+    }
+
+    /** The mend of one finding alone. */
+    public static Optional<Mend> of(MoveGraph graph, Knowledge knowledge, Finding finding) {
+        return new SmallestMend(graph, knowledge).of(finding);
+    }
+
+    /** These findings, those of severity 3 with their mends where the map offers one. */
+    public List<Finding> mended(List<Finding> findings) {
+        return findings.stream()
+                .map(gap -> gap.severity() < 3 ? gap : of(gap).map(gap::with).orElse(gap))
+                .toList();
     }
 
     /** The mend of a {@code NO_ANSWER}, {@code NO_ESCAPE} or {@code NO_WAY_IN}; empty if the map offers none. */
-    public static Optional<Mend> of(MoveGraph graph, Knowledge knowledge, Finding finding) {
+    public Optional<Mend> of(Finding finding) {
         return switch (finding.code()) {
-            case NO_ANSWER, NO_ESCAPE, NO_WAY_IN -> new SmallestMend(graph, knowledge, finding).mend(CAP);
-            default -> Optional.empty();
+            case NO_ANSWER, NO_ESCAPE, NO_WAY_IN -> {
+                Found found = search(finding);
+                yield Optional.ofNullable(found.end()).map(end -> describe(end, found.isCheapest()));
+            }
+            case ONE_ANSWER,
+                    OPEN_REACTION,
+                    NO_FINISH,
+                    NEED_NOT_MADE,
+                    ONE_SIDED,
+                    FALL_ORDER,
+                    ORDER,
+                    VERSION_CLASH,
+                    CHAIN_ORPHAN,
+                    CHOOSE_IMPOSSIBLE -> Optional.empty();
         };
     }
 
-    private Optional<Mend> mend(int cap) {
-        exact = true;
-        Node end = search(cap);
-        boolean cheapest = exact;
-        if (end == null && !exact) {
-            end = search(Integer.MAX_VALUE);
-        }
-        return Optional.ofNullable(end).map(found -> describe(found, cheapest));
-    }
-
-    /** With {@code exact} every undominated set is kept; without, the first set at each state. */
-    private Node search(int cap) {
-        int layers = Ways.ESCAPE_LINKS + 2;
-        List<List<BitSet>> settled = new ArrayList<>();
-        for (int i = 0; i < graph.states() * layers; i++) {
-            settled.add(null);
-        }
-        PriorityQueue<Node> queue = new PriorityQueue<>(Comparator.comparingInt(Node::cost));
+    /**
+     * Looks at ways there while one of them may still lead to something cheaper. What the mend costs from a state with
+     * nothing bought on the way is the least it can cost from there: a state that is dearer than the best known end is
+     * not waited for.
+     */
+    private Found search(Finding finding) {
+        GettingThere.Way best = null;
+        int[] atLeast = new int[graph.states()];
+        BitSet starts = new BitSet();
         for (int state = 0; state < graph.states(); state++) {
+            if (startsMend(finding, state)) {
+                GettingThere.Way alone = ending(finding, GettingThere.Way.at(state), null);
+                if (alone != null) {
+                    atLeast[state] = alone.cost();
+                    starts.set(state);
+                }
+            }
+        }
+        for (int state = starts.nextSetBit(0); state >= 0; state = starts.nextSetBit(state + 1)) {
             if (reach.reachedState(state)) {
-                queue.add(new Node(state, GETTING_THERE, new BitSet(), 0, null, MoveGraph.NONE));
+                best = cheaper(best, ending(finding, GettingThere.Way.at(state), best));
+                starts.clear(state);
             }
         }
-        int expanded = 0;
-        while (!queue.isEmpty()) {
-            Node node = queue.poll();
-            if (node.state() < 0) {
-                return node;
+        for (int state = starts.nextSetBit(0); state >= 0; state = starts.nextSetBit(state + 1)) {
+            for (GettingThere.Way there : gettingThere.to(state)) {
+                best = cheaper(best, ending(finding, there, best));
             }
-            int key = node.state() * layers + node.links();
-            if (settled.get(key) == null) {
-                settled.set(key, new ArrayList<>(1));
-            }
-            if (isDominated(settled.get(key), node.bought())) {
-                continue;
-            }
-            settled.get(key).add(node.bought());
-            if (++expanded > cap) {
-                exact = false;
-                return null;
-            }
-            expand(node, queue);
         }
-        return null;
+        while (mayBeCheaper(starts, atLeast, costOf(best))) {
+            if (gettingThere.isGivenUp()) {
+                return new Found(best, false);
+            }
+            GettingThere.Way there = gettingThere.next();
+            if (there != null && starts.get(there.state())) {
+                best = cheaper(best, ending(finding, there, best));
+            }
+        }
+        return new Found(best, true);
     }
 
-    private boolean isDominated(List<BitSet> settled, BitSet bought) {
-        if (!exact) {
-            return !settled.isEmpty();
+    private record Found(GettingThere.Way end, boolean isCheapest) {}
+
+    private static int costOf(GettingThere.Way end) {
+        return end == null ? Integer.MAX_VALUE : end.cost();
+    }
+
+    private boolean mayBeCheaper(BitSet starts, int[] atLeast, int best) {
+        return gettingThere.nextCost() < best && starts.stream().anyMatch(state -> atLeast[state] < best);
+    }
+
+    private static GettingThere.Way cheaper(GettingThere.Way a, GettingThere.Way b) {
+        if (a == null || b == null) {
+            return a == null ? b : a;
         }
-        for (BitSet other : settled) {
-            BitSet beyond = (BitSet) other.clone();
-            beyond.andNot(bought);
-            if (beyond.isEmpty()) {
+        boolean isBetter = b.cost() < a.cost() || b.cost() == a.cost() && b.moves() < a.moves();
+        return isBetter ? b : a;
+    }
+
+    /** Whether the move that mends it may start here: at the position, or where the technique has a link. */
+    private boolean startsMend(Finding finding, int state) {
+        if (finding.position() != null) {
+            return graph.positionOf[state] == graph.positionIndex.get(finding.position());
+        }
+        for (int move = graph.firstMove[state]; move < graph.firstMove[state + 1]; move++) {
+            if (isOf(finding.technique(), move)) {
                 return true;
             }
         }
         return false;
     }
 
-    private void expand(Node node, PriorityQueue<Node> queue) {
-        boolean isHere = finding.position() != null
-                && graph.positionOf[node.state()] == graph.positionIndex.get(finding.position());
-        if (node.links() == GETTING_THERE && isHere) {
-            queue.add(new Node(node.state(), 1, node.bought(), node.cost(), node, MoveGraph.NONE));
-        }
-        for (int move = graph.firstMove[node.state()]; move < graph.firstMove[node.state() + 1]; move++) {
-            boolean gettingThere = node.links() == GETTING_THERE;
-            boolean ends = ends(node, move);
-            int to = graph.target[move];
-            if (!ends && (to < 0 || !gettingThere && (!graph.iTry(move) || node.links() >= Ways.ESCAPE_LINKS))) {
-                continue;
-            }
-            BitSet bought = buy(node.bought(), move);
-            if (bought != null) {
-                int links = gettingThere ? GETTING_THERE : node.links() + 1;
-                queue.add(new Node(ends ? -1 : to, links, bought, cost(bought), node, move));
-            }
-        }
+    private boolean isOf(String technique, int move) {
+        return graph.isMine(move)
+                && graph.techniques.get(graph.myTechnique[move]).id().equals(technique);
     }
 
-    /** Whether this move, once it can be done, makes the finding go away. */
-    private boolean ends(Node node, int move) {
-        if (!graph.isMine(move)) {
-            return false;
-        }
+    /** The cheapest end of the mend from here; null if there is none, or none cheaper than {@code best}. */
+    private GettingThere.Way ending(Finding finding, GettingThere.Way there, GettingThere.Way best) {
         if (finding.code() == Finding.Code.NO_WAY_IN) {
-            return graph.techniques.get(graph.myTechnique[move]).id().equals(finding.technique());
-        }
-        if (node.links() == GETTING_THERE) {
-            return false;
+            return links(there, best, 1, move -> isOf(finding.technique(), move));
         }
         boolean anyLinkWillDo = ways.control(graph.positionIndex.get(finding.position())) >= Ways.EVEN_ENOUGH;
-        return anyLinkWillDo || ways.escapes(move);
+        return anyLinkWillDo
+                ? links(there, best, 1, move -> true)
+                : links(there, best, Ways.ESCAPE_LINKS, ways::escapes);
     }
 
-    /** The set after buying what a move needs; null if the partner would have to know what they cannot. */
-    private BitSet buy(BitSet bought, int move) {
-        int mine = graph.myTechnique[move];
-        int theirs = graph.theirTechnique[move];
-        if (knowledge.againstAnyone()
-                && theirs != MoveGraph.NONE
-                && !knowledge.theirs().get(theirs)) {
-            return null;
-        }
-        BitSet after = (BitSet) bought.clone();
-        add(after, mine);
-        if (!knowledge.againstAnyone()) {
-            add(after, theirs);
-        }
-        return after;
-    }
-
-    private void add(BitSet bought, int technique) {
-        if (technique == MoveGraph.NONE || knowledge.mine().get(technique)) {
-            return;
-        }
-        if (closure[technique] == null) {
-            closure[technique] = new BitSet();
-            for (String id :
-                    graph.map.withPrerequisites(graph.techniques.get(technique).id())) {
-                closure[technique].set(graph.techniqueIndex.get(id));
+    /** Depth first over at most so many links that I try, as long as they cost less than the best known end. */
+    private GettingThere.Way links(
+            GettingThere.Way there, GettingThere.Way known, int left, java.util.function.IntPredicate ends) {
+        GettingThere.Way best = known;
+        for (int move = graph.firstMove[there.state()]; move < graph.firstMove[there.state() + 1]; move++) {
+            if (!graph.iTry(move)) {
+                continue;
             }
-            closure[technique].andNot(knowledge.mine());
+            BitSet bought = purse.buy(there.bought(), move);
+            if (bought == null) {
+                continue;
+            }
+            int cost = bought == there.bought() ? there.cost() : purse.cost(bought);
+            GettingThere.Way next =
+                    new GettingThere.Way(graph.target[move], bought, cost, there.moves() + 1, there, move);
+            if (graph.isMine(move) && ends.test(move)) {
+                best = cheaper(best, next);
+            } else if (left > 1 && next.state() >= 0 && (best == null || cost < best.cost())) {
+                best = links(next, best, left - 1, ends);
+            }
         }
-        bought.or(closure[technique]);
+        return best;
     }
 
-    private int cost(BitSet bought) {
-        return bought.stream().map(t -> graph.techniques.get(t).learn()).sum();
-    }
-
-    private Mend describe(Node end, boolean cheapest) {
+    private Mend describe(GettingThere.Way end, boolean cheapest) {
         LinkedList<String> way = new LinkedList<>();
         LinkedList<String> walk = new LinkedList<>();
-        for (Node node = end; node != null; node = node.before()) {
-            if (node.move() != MoveGraph.NONE) {
-                way.addFirst(sentence(node.before().state(), node.move()));
+        for (GettingThere.Way at = end; at != null; at = at.before()) {
+            if (at.move() != MoveGraph.NONE) {
+                way.addFirst(sentence(at.before().state(), at.move()));
             }
-            passes(walk, node);
+            if (at.state() >= 0) {
+                String position =
+                        graph.positions.get(graph.positionOf[at.state()]).id();
+                if (!position.equals(walk.peekFirst())) {
+                    walk.addFirst(position);
+                }
+            }
         }
-        List<String> techniques = end.bought().stream()
+        List<String> techniques = new ArrayList<>(end.bought().stream()
                 .mapToObj(t -> graph.techniques.get(t).id())
                 .sorted()
-                .toList();
+                .toList());
         return new Mend(techniques, end.cost(), cheapest, way, walk);
-    }
-
-    private void passes(LinkedList<String> walk, Node node) {
-        int state = node.state() >= 0 || node.move() == MoveGraph.NONE ? node.state() : graph.target[node.move()];
-        String position =
-                state < 0 ? null : graph.positions.get(graph.positionOf[state]).id();
-        if (position != null && !position.equals(walk.peekFirst())) {
-            walk.addFirst(position);
-        }
     }
 
     private String sentence(int from, int move) {

@@ -37,15 +37,8 @@ public final class SyllabusCheck {
     public List<Finding> of(Ladder ladder, String rankId, boolean againstAnyone) {
         Set<String> known = ladder.knownBy(rankId, map);
         Knowledge knowledge = againstAnyone ? Knowledge.againstAnyone(graph, known) : Knowledge.sameLevel(graph, known);
-        List<Finding> findings = new ArrayList<>();
-        for (Finding gap : Gaps.find(graph, knowledge, centrality, ladder.examList(), oneSided(ladder, rankId))) {
-            findings.add(
-                    gap.severity() < 3
-                            ? gap
-                            : SmallestMend.of(graph, knowledge, gap)
-                                    .map(gap::with)
-                                    .orElse(gap));
-        }
+        List<Finding> gaps = Gaps.find(graph, knowledge, centrality, ladder.examList(), oneSided(ladder, rankId));
+        List<Finding> findings = new ArrayList<>(new SmallestMend(graph, knowledge).mended(gaps));
         findings.addAll(order(ladder, rankId, known, againstAnyone ? 2 : 3));
         findings.sort(Gaps.order(centrality));
         return List.copyOf(findings);

@@ -16,7 +16,7 @@ import lynchet.core.map.Routes.Leg;
 import lynchet.core.map.Routes.Route;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class RoutesTest {
 
@@ -90,7 +90,7 @@ class RoutesTest {
 
     /** Against every loopless walk, tried one after the other. */
     @ParameterizedTest
-    @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20})
+    @MethodSource("lynchet.core.map.TinyMap#twoHundredSeeds")
     void findsWhatTryingEverythingFinds(long seed) {
         TinyMap tiny = TinyMap.random(seed);
         MoveGraph graph = tiny.graph();
@@ -157,5 +157,25 @@ class RoutesTest {
     /** Whether a link that works would enter a position where I began or that one entered before. */
     private static boolean entered(MoveGraph graph, Set<Integer> been, int to) {
         return to < graph.positions.size() && been.contains(to);
+    }
+
+    /** Failing at mount costs 2.4 − 0.5 = 1.9 where it leaves me in guard, and nothing where it leaves me where I was. */
+    @Test
+    void saysWhatFailingCosts() {
+        TinyMap tiny = new TinyMap()
+                .pair("guard", Stage.LEGS_BETWEEN, 0.5)
+                .pair("mount", Stage.LEGS_CLEARED, 2.4)
+                .link("sweep", "guard", "sweep", "mount");
+        tiny.cost("choke", 1).link("finish", "guard", "choke", Link.TAP);
+        tiny.links.remove(tiny.links.size() - 1);
+        tiny.links.add(
+                new Link("finish", "mount", "choke", null, null, null, null, Link.TAP, null, "guard", null, false));
+        MoveGraph graph = tiny.graph();
+        Knowledge all = Knowledge.sameLevel(graph, Set.of("sweep", "choke"));
+        Routes.Route route =
+                Routes.find(graph, all, link -> 0.5, "guard", null, 1).get(0);
+        assertThat(route.costliest()).isEqualTo("finish");
+        assertThat(route.legs()).extracting(Routes.Leg::stopped).containsExactly("guard", "guard");
+        assertThat(route.legs()).extracting(Routes.Leg::cost).containsExactly(0.0, 1.9);
     }
 }

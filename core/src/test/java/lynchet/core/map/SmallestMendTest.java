@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class SmallestMendTest {
 
@@ -102,18 +102,14 @@ class SmallestMendTest {
     }
 
     @ParameterizedTest
-    @ValueSource(
-            longs = {
-                1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 21, 22, 23, 24, 25, 26, 27, 28,
-                29, 30
-            })
+    @MethodSource("lynchet.core.map.TinyMap#twoHundredSeeds")
     void isAsCheapAsTryingEverySet(long seed) {
         MoveGraph graph = MoveGraph.from(TinyMap.random(seed).map(), List.of("s"));
         for (Set<String> known : List.of(Set.of("t0"), Set.of("t1", "t3"), Set.of("t2", "t4", "t5"))) {
-            Knowledge knowledge = Knowledge.sameLevel(graph, known);
+            SmallestMend mends = new SmallestMend(graph, Knowledge.sameLevel(graph, known));
             for (Finding finding : TinyMap.gaps(graph, known)) {
                 if (finding.severity() == 3) {
-                    assertThat(SmallestMend.of(graph, knowledge, finding).map(Mend::cost))
+                    assertThat(mends.of(finding).map(Mend::cost))
                             .as("%s with %s", finding.sentence(), known)
                             .isEqualTo(cheapestByTryingAll(graph, known, finding));
                 }

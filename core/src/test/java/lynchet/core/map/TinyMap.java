@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.LongStream;
 import lynchet.core.safety.Hazard;
 
 /** Builds small maps for tests; a position is named after its pair, the counterpart has "-x" behind it. */
@@ -126,6 +127,11 @@ public final class TinyMap {
 
     static List<Finding> gaps(MoveGraph graph, Set<String> known) {
         return Gaps.find(graph, Knowledge.sameLevel(graph, known), Map.of(), false, Set.of());
+    }
+
+    /** Seeds of {@link #random}, for tests against a slow second way. */
+    static LongStream twoHundredSeeds() {
+        return LongStream.rangeClosed(1, 200);
     }
 
     /** A random well-formed map: up to 5 pairs, 6 techniques with prerequisites, 14 links, 5 reactions. */

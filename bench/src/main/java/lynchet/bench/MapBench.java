@@ -1,0 +1,94 @@
+package lynchet.bench;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import lynchet.core.map.BareSearch;
+import lynchet.core.map.Finding;
+import lynchet.core.map.Gaps;
+import lynchet.core.map.Knowledge;
+import lynchet.core.map.LinkEvidence;
+import lynchet.core.map.MoveGraph;
+import lynchet.core.map.Position;
+import lynchet.core.map.Reach;
+import lynchet.core.map.Routes;
+import lynchet.core.map.SmallestMend;
+import lynchet.core.map.Technique;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** The map's sums beside bare searches over the same arrays, on the library and on made-up maps. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 3, time = 1)
+@Fork(1)
+public class MapBench {
+
+    @Param({"library", "600", "2000"})
+    public String size;
+
+    private MoveGraph graph;
+    private Knowledge some;
+    private Knowledge everything;
+    private String from;
+    private String to;
+
+    @Setup
+    public void build() {
+        graph = Maps.graph(size);
+        some = Knowledge.sameLevel(graph, Maps.someKnown(graph));
+        Set<String> all = new HashSet<>();
+        graph.map().techniques().stream().map(Technique::id).forEach(all::add);
+        everything = Knowledge.sameLevel(graph, all);
+        List<String> positions =
+                graph.map().positions().stream().map(Position::id).toList();
+        from = positions.get(0);
+        to = positions.get(positions.size() / 2);
+    }
+
+    @Benchmark
+    public int bareBreadthFirst() {
+        return BareSearch.breadthFirst(graph);
+    }
+
+    @Benchmark
+    public double bareDijkstra() {
+        return BareSearch.dijkstra(graph);
+    }
+
+    @Benchmark
+    public Object reach() {
+        return Reach.of(graph, some);
+    }
+
+    @Benchmark
+    public Object gapsWithMends() {
+        List<Finding> gaps = Gaps.find(graph, some, Map.of(), false, Set.of());
+        return new SmallestMend(graph, some).mended(gaps);
+    }
+
+    @Benchmark
+    public Object tenRoutes() {
+        return Routes.find(
+                graph,
+                everything,
+                link -> LinkEvidence.prior(
+                        graph.map().technique(link.technique()).orElseThrow()),
+                from,
+                to,
+                10);
+    }
+}

@@ -82,13 +82,8 @@ class LensController {
             return new SyllabusCheck(eyes.graph(), eyes.snapshot().centrality()).of(eyes.ladder(), eyes.rank(), anyone);
         }
         Knowledge knowledge = eyes.against(anyone);
-        return Gaps.find(eyes.graph(), knowledge, eyes.snapshot().centrality(), false, Set.of()).stream()
-                .map(gap -> gap.severity() < 3
-                        ? gap
-                        : SmallestMend.of(eyes.graph(), knowledge, gap)
-                                .map(gap::with)
-                                .orElse(gap))
-                .toList();
+        List<Finding> gaps = Gaps.find(eyes.graph(), knowledge, eyes.snapshot().centrality(), false, Set.of());
+        return new SmallestMend(eyes.graph(), knowledge).mended(gaps);
     }
 
     @GetMapping("/reach")

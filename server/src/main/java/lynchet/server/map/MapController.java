@@ -3,7 +3,9 @@ package lynchet.server.map;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import lynchet.core.map.Chance;
 import lynchet.core.map.DecisionTable;
+import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
 import lynchet.core.map.Position;
@@ -48,7 +50,10 @@ class MapController {
     /** {@code centrality}: by position id, how many shortest walks between other positions pass through it. */
     record MapView(long revision, MapData map, Map<String, Double> centrality) {}
 
-    record TechniqueCard(Technique technique, List<Caution> cautions, List<String> usedFrom) {}
+    /** One way the technique is used, with how well it works; {@code when} null: on one's own initiative. */
+    record Use(String link, String from, String when, String to, Chance chance) {}
+
+    record TechniqueCard(Technique technique, List<Caution> cautions, List<Use> uses) {}
 
     @GetMapping
     MapView map() {
@@ -72,13 +77,13 @@ class MapController {
     @GetMapping("/techniques/{id}")
     ResponseEntity<TechniqueCard> technique(@PathVariable String id) {
         Technique technique = present(id);
-        List<String> from = maps.snapshot().map().links().stream()
+        GrapplingMap map = maps.snapshot().map();
+        RoundEvidence evidence = rounds.evidence(map);
+        List<Use> uses = map.links().stream()
                 .filter(link -> link.technique().equals(id) && !link.retired())
-                .map(Link::from)
-                .distinct()
+                .map(link -> new Use(link.id(), link.from(), link.when(), link.to(), evidence.of(link)))
                 .toList();
-        TechniqueCard card = new TechniqueCard(
-                technique, Cautions.of(technique, maps.snapshot().map()), from);
+        TechniqueCard card = new TechniqueCard(technique, Cautions.of(technique, map), uses);
         return ResponseEntity.ok().eTag(ETags.of(technique)).body(card);
     }
 
@@ -180,6 +185,12 @@ class MapController {
 
     private Reaction reactionOf(String id) {
         return maps.snapshot().map().reaction(id).orElseThrow(() -> Refusal.missing("reaction", id));
+    }
+
+    /** One pair of positions with its ETag, for changing it. */
+    @GetMapping("/pairs/{id}")
+    ResponseEntity<PositionPair> onePair(@PathVariable String id) {
+        return ETags.tagged(pair(id));
     }
 
     /** One link with its ETag, for changing it. */

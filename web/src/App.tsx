@@ -8,6 +8,9 @@ import { Boundary, Failed, Waiting } from './ui/States';
 
 const MapPage = lazy(() => import('./map/MapPage').then((m) => ({ default: m.MapPage })));
 const ListPage = lazy(() => import('./map/ListPage').then((m) => ({ default: m.ListPage })));
+const TechniquePage = lazy(() =>
+  import('./map/card/TechniquePage').then((m) => ({ default: m.TechniquePage })),
+);
 const ChainsPage = lazy(() => import('./chain/ChainsPage').then((m) => ({ default: m.ChainsPage })));
 const ChainEditorPage = lazy(() =>
   import('./chain/ChainEditor').then((m) => ({ default: m.ChainEditorPage })),
@@ -42,6 +45,7 @@ export function App() {
           <Routes>
             <Route path="/map" element={<MapPage />} />
             <Route path="/map/list" element={<ListPage />} />
+            <Route path="/map/techniques/:id" element={<TechniquePage />} />
             <Route path="/chains" element={<ChainsPage />} />
             <Route path="/chains/:id" element={<ChainEditorPage />} />
             <Route path="/ranks" element={<RanksPage />} />

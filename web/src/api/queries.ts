@@ -6,8 +6,12 @@ import type {
   ChainView,
   ClassSheet,
   DecisionTable,
+  Edited,
   Finding,
+  Fitting,
+  IgnoredGap,
   LadderView,
+  Legal,
   Link,
   MapData,
   Pair,
@@ -54,9 +58,11 @@ export type MapIndex = {
   reaction: Map<string, Reaction>;
   counterpart: (id: string) => string;
   stageOf: (id: string) => Stage;
+  /** How many shortest walks pass through each position. */
+  centrality: Record<string, number>;
 };
 
-export function indexMap(data: MapData): MapIndex {
+export function indexMap(data: MapData, centrality: Record<string, number> = {}): MapIndex {
   const pairOf = new Map<string, Pair>();
   const position = new Map<string, Position>();
   for (const pair of data.pairs) {
@@ -81,15 +87,19 @@ export function indexMap(data: MapData): MapIndex {
       return pair.first.id === id ? pair.second.id : pair.first.id;
     },
     stageOf: (id) => (pairOf.get(id) as Pair).stage,
+    centrality,
   };
 }
 
 export function useMap() {
-  const query = useQuery<{ revision: number; map: MapData }>({
+  const query = useQuery<{ revision: number; map: MapData; centrality: Record<string, number> }>({
     queryKey: ['map'],
     queryFn: () => read('/map'),
   });
-  const index = useMemo(() => (query.data ? indexMap(query.data.map) : undefined), [query.data]);
+  const index = useMemo(
+    () => (query.data ? indexMap(query.data.map, query.data.centrality) : undefined),
+    [query.data],
+  );
   return { ...query, data: index } as unknown as ReturnType<typeof useQuery<MapIndex>>;
 }
 
@@ -100,11 +110,60 @@ export const useDecisionTable = (position: string | null, ruleset: string | null
     enabled: position !== null,
   });
 
-export const useTechniqueCard = (id: string | null) =>
-  useQuery<TechniqueCard>({
+export const useTechniqueCard = (id: string | undefined) =>
+  useQuery<{ value: TechniqueCard; tag: string }>({
     queryKey: ['map', 'technique', id],
-    queryFn: () => read(`/map/techniques/${id}`),
+    queryFn: () => readTagged(`/map/techniques/${id}`),
+    enabled: id !== undefined,
+  });
+
+/** One part of the map with its tag, read anew each time it is opened for changing. */
+export const useMapPart = <T>(part: 'pairs' | 'links' | 'reactions', id: string | null) =>
+  useQuery<{ value: T; tag: string }>({
+    queryKey: ['map', part, id],
+    queryFn: () => readTagged(`/map/${part}/${id}`),
     enabled: id !== null,
+    gcTime: 0,
+  });
+
+/** What fits at a position: techniques, and where the given one may lead. */
+export const useFitting = (from: string, technique: string | null) =>
+  useQuery<Fitting>({
+    queryKey: ['map', 'fitting', from, technique],
+    queryFn: () => read(`/map/suggestions?from=${from}${technique ? `&technique=${technique}` : ''}`),
+    enabled: from !== '',
+  });
+
+/** What was done to one thing, the newest first. */
+export const useHistory = (kind: string, id: string) =>
+  useQuery<Edited[]>({
+    queryKey: ['map', 'history', kind, id],
+    queryFn: () => read(`/map/history?kind=${kind}&id=${id}`),
+  });
+
+/** What is different since the beginning of a day; null: not asked. */
+export const useChanges = (since: string | null) =>
+  useQuery<Edited[]>({
+    queryKey: ['map', 'changes', since],
+    queryFn: () => read(`/map/changes?since=${since}`),
+    enabled: since !== null,
+  });
+
+/** What a ruleset, or "jacket:NO_JACKET", leaves of the map; null: everything. */
+export const useLegal = (rules: string | null) =>
+  useQuery<Legal>({
+    queryKey: ['map', 'legal', rules],
+    queryFn: () =>
+      read(`/map/legal?${rules?.startsWith('jacket:') ? `jacket=${rules.slice(7)}` : `ruleset=${rules}`}`),
+    enabled: rules !== null,
+  });
+
+/** Tries logged of what starts at each position. */
+export const useEvidence = (on: boolean) =>
+  useQuery<Record<string, number>>({
+    queryKey: ['map', 'evidence'],
+    queryFn: () => read('/map/evidence'),
+    enabled: on,
   });
 
 /** Through whose eyes the map is looked at. */
@@ -112,26 +171,44 @@ export type Eyes = { kind: 'club' } | { kind: 'rank'; id: string } | { kind: 'st
 
 const through = (eyes: Eyes) => (eyes.kind === 'club' ? '' : `${eyes.kind}=${encodeURIComponent(eyes.id)}`);
 
-export const useGaps = (eyes: Eyes, on: boolean) =>
+/** Under which ruleset, and against whom: "same" class-mates, or "anyone". */
+export type Terms = { ruleset: string | null; against: 'same' | 'anyone' };
+
+const EVERYDAY: Terms = { ruleset: null, against: 'same' };
+
+const under = ({ ruleset, against }: Terms) =>
+  `${ruleset ? `&ruleset=${ruleset}` : ''}${against === 'same' ? '' : `&against=${against}`}`;
+
+export const useGaps = (eyes: Eyes, on: boolean, terms = EVERYDAY) =>
   useQuery<Finding[]>({
-    queryKey: ['map', 'gaps', eyes],
-    queryFn: () => read(`/map/gaps?${through(eyes)}`),
+    queryKey: ['map', 'gaps', eyes, terms],
+    queryFn: () => read(`/map/gaps?${through(eyes)}${under(terms)}`),
     enabled: on,
   });
 
-export const useReach = (eyes: Eyes, on: boolean) =>
+/** Findings that were left as they are, through the same eyes. */
+export const useIgnoredGaps = (eyes: Eyes, on: boolean) =>
+  useQuery<IgnoredGap[]>({
+    queryKey: ['map', 'gaps', 'ignored', eyes],
+    queryFn: () => read(`/map/gaps/ignored?${through(eyes)}`),
+    enabled: on,
+  });
+
+export const useReach = (eyes: Eyes, on: boolean, terms = EVERYDAY) =>
   useQuery<Record<string, Reached>>({
-    queryKey: ['map', 'reach', eyes],
-    queryFn: () => read(`/map/reach?${through(eyes)}`),
+    queryKey: ['map', 'reach', eyes, terms],
+    queryFn: () => read(`/map/reach?${through(eyes)}${under(terms)}`),
     enabled: on,
   });
 
 /** The most likely routes from a position; `to` "any" for any end. */
-export const useRoutes = (eyes: Eyes, from: string | null, to: string | null) =>
+export const useRoutes = (eyes: Eyes, from: string | null, to: string | null, ruleset: string | null) =>
   useQuery<RouteView[]>({
-    queryKey: ['map', 'routes', eyes, from, to],
+    queryKey: ['map', 'routes', eyes, from, to, ruleset],
     queryFn: () =>
-      read(`/map/routes?from=${from}&${to === 'any' ? 'end=any' : `to=${to}`}&k=5&${through(eyes)}`),
+      read(
+        `/map/routes?from=${from}&${to === 'any' ? 'end=any' : `to=${to}`}&k=5&${through(eyes)}${ruleset ? `&ruleset=${ruleset}` : ''}`,
+      ),
     enabled: from !== null && to !== null,
   });
 

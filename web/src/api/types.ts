@@ -13,6 +13,7 @@ export type Row = S['Row'];
 export type TechniqueCard = S['TechniqueCard'];
 export type Caution = S['Caution'];
 export type Finding = S['Finding'];
+export type Mend = S['Mend'];
 export type Chain = S['Chain'];
 export type ChainStep = S['ChainStep'];
 export type ChainView = S['ChainView'];
@@ -50,3 +51,12 @@ export type RouteView = S['RouteView'];
 export type Word = S['Word'];
 
 export type Welcome = S['Welcome'];
+
+export type Edited = S['Edited'];
+export type Merged = S['Merged'];
+export type IgnoredGap = S['IgnoredGap'];
+export type Legal = S['Legal'];
+export type Fitting = S['Fitting'];
+export type Ruleset = S['Ruleset'];
+export type Fault = S['Fault'];
+export type Version = S['Version'];

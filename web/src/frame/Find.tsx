@@ -47,7 +47,7 @@ export function Find() {
           t.id,
           t.name,
           t.aliases.map((a) => a.text),
-          `/map?technique=${t.id}`,
+          `/map/techniques/${t.id}`,
         ),
       ),
       ...(chains.data ?? []).map(({ chain }) =>
@@ -62,7 +62,7 @@ export function Find() {
         also: [word.parts.map((part) => `${part.text}: ${part.meaning}`).join(', '), word.meaning]
           .filter(Boolean)
           .join(' · '),
-        to: word.techniques[0] ? `/map?technique=${word.techniques[0]}` : null,
+        to: word.techniques[0] ? `/map/techniques/${word.techniques[0]}` : null,
         names: [fold(word.term)],
       })),
     ];

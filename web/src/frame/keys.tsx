@@ -46,6 +46,7 @@ const HERE: Record<string, [string, string][]> = {
     ['Shift + arrows', 'the nearest plot'],
     ['x', 'swap eyes'],
     ['r', 'routes from the selected plot'],
+    ['c', 'the card of the chosen path’s technique'],
     ['Esc', 'close the sheet'],
   ],
   '/chains': [

@@ -1,16 +1,6 @@
 import type { Technique } from '../api/types';
 import { plain } from '../ui/words';
-
-const POINTS = [
-  'FRONT',
-  'FRONT_RIGHT',
-  'RIGHT',
-  'BACK_RIGHT',
-  'BACK',
-  'BACK_LEFT',
-  'LEFT',
-  'FRONT_LEFT',
-] as const;
+import { DIRECTIONS } from './card/codes';
 
 /** The off-balancing direction, seen from the receiver from above: front is where the toes point, up on the dial. */
 export function Dial({ directions }: { directions: Technique['directions'] }) {
@@ -28,7 +18,7 @@ export function Dial({ directions }: { directions: Technique['directions'] }) {
         fill="var(--panel)"
         stroke="var(--secondary)"
       />
-      {POINTS.map((point, i) => {
+      {DIRECTIONS.map((point, i) => {
         const angle = (i * Math.PI) / 4;
         const on = (directions as readonly string[]).includes(point);
         return (

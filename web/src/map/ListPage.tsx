@@ -1,7 +1,7 @@
 import { Button, Select, TextInput } from '@mantine/core';
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { type MapIndex, useLadders, useMap } from '../api/queries';
+import { type MapIndex, useLadders, useMap, useSession } from '../api/queries';
 import type { LadderView, Technique } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { fold } from '../frame/search';
@@ -9,7 +9,6 @@ import { Glyph } from '../ui/glyphs';
 import { Loaded } from '../ui/States';
 import { count, FAMILIES, plain, STAGES } from '../ui/words';
 import classes from './ListPage.module.css';
-import { TechniqueCardDrawer } from './TechniqueCard';
 
 /** Every technique of the map as a table: by name, family, stage, tag. */
 export function ListPage() {
@@ -35,6 +34,7 @@ function startsOf(map: MapIndex): Map<string, string[]> {
 
 function TechniqueList({ map, views }: { map: MapIndex; views: LadderView[] }) {
   const [params, setParams] = useSearchParams();
+  const session = useSession();
   const starts = useMemo(() => startsOf(map), [map]);
   const all = useMemo(
     () => map.data.techniques.filter((t) => !t.retired).sort((a, b) => a.name.localeCompare(b.name)),
@@ -73,6 +73,14 @@ function TechniqueList({ map, views }: { map: MapIndex; views: LadderView[] }) {
       <PageHead title="Techniques">
         <Button component={Link} to="/map" variant="default">
           The hillside
+        </Button>
+        {session.data?.role === 'HEAD' && (
+          <Button component={Link} to="/map/techniques/new" variant="default">
+            Add a technique
+          </Button>
+        )}
+        <Button variant="default" onClick={() => window.print()} data-no-print>
+          Print
         </Button>
       </PageHead>
       <div className={classes.body}>
@@ -114,26 +122,19 @@ function TechniqueList({ map, views }: { map: MapIndex; views: LadderView[] }) {
           </thead>
           <tbody>
             {shown.map((t) => (
-              <Line
-                key={t.id}
-                technique={t}
-                starts={starts.get(t.id) ?? []}
-                views={views}
-                onOpen={() => set('technique')(t.id)}
-              />
+              <Line key={t.id} technique={t} starts={starts.get(t.id) ?? []} views={views} />
             ))}
           </tbody>
         </table>
         {shown.length === 0 && <p>No technique is like that. Take a filter away.</p>}
       </div>
-      <TechniqueCardDrawer id={params.get('technique')} onClose={() => set('technique')(null)} />
     </>
   );
 }
 
-type LineProps = { technique: Technique; starts: string[]; views: LadderView[]; onOpen: () => void };
+type LineProps = { technique: Technique; starts: string[]; views: LadderView[] };
 
-function Line({ technique, starts, views, onOpen }: LineProps) {
+function Line({ technique, starts, views }: LineProps) {
   const ranks = views.flatMap((view) => {
     const rank = view.ladder.ranks.find((r) => r.id === view.taughtAt[technique.id]);
     return rank ? [`${rank.name.toLowerCase()} (${view.ladder.name.split(' ')[0].toLowerCase()})`] : [];
@@ -141,10 +142,10 @@ function Line({ technique, starts, views, onOpen }: LineProps) {
   return (
     <tr>
       <th scope="row">
-        <button type="button" className="plain" onClick={onOpen}>
+        <Link to={`/map/techniques/${technique.id}`}>
           <Glyph family={technique.family} group={technique.group} />
           <span>{technique.name}</span>
-        </button>
+        </Link>
       </th>
       <td>{technique.aliases.map((a) => a.text).join(', ')}</td>
       <td>

@@ -1,0 +1,67 @@
+import { Button } from '@mantine/core';
+import { useHistory } from '../../api/queries';
+import type { Edited } from '../../api/types';
+import { Loaded } from '../../ui/States';
+import { date } from '../../ui/words';
+import classes from './Edit.module.css';
+import { inWords } from './fields';
+import { said } from './Refused';
+import { useUndo } from './useMapEdit';
+
+type Props = { kind: string; id: string; canUndo: boolean };
+
+/** What was done to one thing, the newest first; the head coach takes it back from here. */
+export function History({ kind, id, canUndo }: Props) {
+  const query = useHistory(kind, id);
+  const undo = useUndo();
+  return (
+    <Loaded query={query}>
+      {(edits) =>
+        edits.length === 0 ? (
+          <p className="quiet">Nobody has changed this since it came into the club.</p>
+        ) : (
+          <ol className={classes.history}>
+            {edits.map((edited) => (
+              <li key={edited.edit}>
+                <strong>
+                  {whatOf(edited)} by {edited.who}, {date(edited.at)}
+                </strong>
+                <Differences edited={edited} />
+                {canUndo && (
+                  <Button variant="default" size="compact-md" onClick={() => undo(edited.edit)}>
+                    Take this back
+                  </Button>
+                )}
+              </li>
+            ))}
+          </ol>
+        )
+      }
+    </Loaded>
+  );
+}
+
+const bodyOf = (node: unknown) => node as Record<string, unknown> | null;
+
+export const whatOf = (edited: Edited): string => {
+  const after = bodyOf(edited.after);
+  if (!edited.before) return 'Added';
+  if (!after) return 'Removed';
+  return after.retired && !bodyOf(edited.before)?.retired ? 'Retired' : 'Changed';
+};
+
+/** Each field that differs: what it said, and what it says. */
+export function Differences({ edited }: { edited: Edited }) {
+  const before = bodyOf(edited.before);
+  const after = bodyOf(edited.after);
+  if (!before || !after) return null;
+  return (
+    <>
+      {edited.fields.map((field) => (
+        <div key={field} className="quiet">
+          {inWords(field)}: {said(before[field])} → {said(after[field])}
+        </div>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,71 @@
+import { ActionIcon, Button, Textarea } from '@mantine/core';
+import type { ReactNode } from 'react';
+import classes from './Edit.module.css';
+
+type RowsProps<T> = {
+  label: string;
+  rows: T[];
+  onChange: (rows: T[]) => void;
+  /** A new row. */
+  blank: () => T;
+  children: (row: T, change: (row: T) => void, n: number) => ReactNode;
+  add?: string;
+};
+
+/** A list in a form: each row with its fields, up, and out; one more at the foot. */
+export function Rows<T>({ label, rows, onChange, blank, children, add = 'Add' }: RowsProps<T>) {
+  const put = (n: number, row: T) => onChange(rows.map((r, i) => (i === n ? row : r)));
+  const up = (n: number) => onChange([...rows.slice(0, n - 1), rows[n], rows[n - 1], ...rows.slice(n + 1)]);
+  return (
+    <fieldset className={classes.rows}>
+      <legend>{label}</legend>
+      {rows.map((row, n) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: rows have no id of their own and keep their fields while they move
+        <div key={n} className={classes.line}>
+          <div>{children(row, (next) => put(n, next), n)}</div>
+          <div className={classes.tools}>
+            <ActionIcon
+              variant="subtle"
+              size={32}
+              aria-label={`Move ${label} ${n + 1} up`}
+              disabled={n === 0}
+              onClick={() => up(n)}
+            >
+              ↑
+            </ActionIcon>
+            <ActionIcon
+              variant="subtle"
+              size={32}
+              aria-label={`Take ${label} ${n + 1} out`}
+              onClick={() => onChange(rows.filter((_, i) => i !== n))}
+            >
+              ×
+            </ActionIcon>
+          </div>
+        </div>
+      ))}
+      <Button variant="default" size="compact-md" onClick={() => onChange([...rows, blank()])}>
+        {add}
+      </Button>
+    </fieldset>
+  );
+}
+
+type TextsProps = { label: string; texts: string[]; onChange: (texts: string[]) => void; add?: string };
+
+/** A list of sentences. */
+export function Texts({ label, texts, onChange, add }: TextsProps) {
+  return (
+    <Rows label={label} rows={texts} onChange={onChange} blank={() => ''} add={add}>
+      {(text, change, n) => (
+        <Textarea
+          aria-label={`${label} ${n + 1}`}
+          autosize
+          minRows={1}
+          value={text}
+          onChange={(event) => change(event.currentTarget.value)}
+        />
+      )}
+    </Rows>
+  );
+}

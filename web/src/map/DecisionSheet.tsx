@@ -3,9 +3,10 @@ import type { ReactNode } from 'react';
 import type { MapIndex } from '../api/queries';
 import type { DecisionTable, Row } from '../api/types';
 import { Glyph } from '../ui/glyphs';
+import { PrintFoot } from '../ui/PrintFoot';
 import { count, percent, plain, signed } from '../ui/words';
 import classes from './DecisionSheet.module.css';
-import { waysLeftOut } from './Hillside';
+import { waysLeftOut } from './ways';
 
 type Props = {
   map: MapIndex;
@@ -14,15 +15,23 @@ type Props = {
   onSelect: (position: string | null) => void;
   onTechnique: (technique: string) => void;
   onRoutes: () => void;
+  /** Opens a form; left out for those who may not change the map. */
+  onEdit?: (what: Editing) => void;
 };
 
+/** What is being changed or added in the place of the decision table. */
+export type Editing =
+  | { what: 'position'; pair: string | null }
+  | { what: 'link'; link: string | null; when: string | null }
+  | { what: 'reaction'; reaction: string | null };
+
 /** The decision table of a position, as a coach reads it out. */
-export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onRoutes }: Props) {
+export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onRoutes, onEdit }: Props) {
   const position = map.position.get(table.position);
   if (!position) return null;
   const rows = (list: Row[]) =>
     list.map((row) => (
-      <TableRow key={row.link} {...{ map, row, taughtAt, onTechnique }} onSelect={onSelect} />
+      <TableRow key={row.link} {...{ map, row, taughtAt, onTechnique, onEdit }} onSelect={onSelect} />
     ));
   const drawnBy = (link: string | null) => {
     const technique = link && map.technique.get(map.link.get(link)?.technique ?? '')?.name;
@@ -37,10 +46,22 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onR
         </p>
         <div className={classes.eyes}>
           <Button variant="default" size="compact-sm" onClick={() => onSelect(table.counterpart)}>
-            Swap eyes: {map.position.get(table.counterpart)?.name} (x)
+            Swap eyes (x)
           </Button>
           <Button variant="default" size="compact-sm" onClick={onRoutes}>
-            Routes from here (r)
+            Routes (r)
+          </Button>
+          {onEdit && (
+            <Button
+              variant="default"
+              size="compact-sm"
+              onClick={() => onEdit({ what: 'position', pair: map.pairOf.get(position.id)?.id ?? null })}
+            >
+              Change
+            </Button>
+          )}
+          <Button variant="default" size="compact-sm" onClick={() => window.print()} data-no-print>
+            Print
           </Button>
         </div>
         <button
@@ -54,18 +75,28 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onR
       </header>
       <p className="quiet">
         Chances from logged rounds with their span; “usual” is the family’s until there are some.
+        {waysLeftOut(table) > 0 &&
+          ` The hill shows the eight best ways; ${waysLeftOut(table)} more are here.`}
       </p>
-      {waysLeftOut(table) > 0 && (
-        <p className="quiet">
-          The hill shows the eight best ways; {waysLeftOut(table)} more are in this table.
-        </p>
-      )}
       <Section title="On my own initiative">
         {table.own.length ? rows(table.own) : <p className="quiet">Nothing on the map yet.</p>}
+        {onEdit && (
+          <Add onClick={() => onEdit({ what: 'link', link: null, when: null })}>Add something to do here</Add>
+        )}
       </Section>
       {table.answers.map((answer) => (
         <Section key={answer.reaction} title={`If ${answer.text}`} quiet={drawnBy(answer.link)}>
           {rows(answer.rows)}
+          {onEdit && (
+            <span className={classes.adds}>
+              <Add onClick={() => onEdit({ what: 'link', link: null, when: answer.reaction })}>
+                Another answer
+              </Add>
+              <Add onClick={() => onEdit({ what: 'reaction', reaction: answer.reaction })}>
+                Change the reaction
+              </Add>
+            </span>
+          )}
         </Section>
       ))}
       {table.unanswered.length > 0 && (
@@ -75,6 +106,14 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onR
               <li key={open.reaction}>
                 {open.text}
                 {drawnBy(open.link)}
+                {onEdit && (
+                  <span className={classes.adds}>
+                    <Add onClick={() => onEdit({ what: 'link', link: null, when: open.reaction })}>
+                      Answer it
+                    </Add>
+                    <Add onClick={() => onEdit({ what: 'reaction', reaction: open.reaction })}>Change it</Add>
+                  </span>
+                )}
               </li>
             ))}
           </ul>
@@ -82,8 +121,22 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onR
       )}
       <Section title="What they can do to me">
         {table.theirs.length ? rows(table.theirs) : <p className="quiet">Nothing on the map.</p>}
+        {onEdit && (
+          <Add onClick={() => onEdit({ what: 'reaction', reaction: null })}>
+            Add what they may do about it
+          </Add>
+        )}
       </Section>
+      <PrintFoot />
     </aside>
+  );
+}
+
+function Add({ children, onClick }: { children: ReactNode; onClick: () => void }) {
+  return (
+    <button type="button" className={classes.add} onClick={onClick} data-no-print>
+      {children}
+    </button>
   );
 }
 
@@ -102,9 +155,9 @@ function Section({ title, quiet, children }: { title: string; quiet?: string; ch
 /** Below this many tries a chance says little. */
 const ENOUGH = 5;
 
-type RowProps = Pick<Props, 'map' | 'taughtAt' | 'onTechnique' | 'onSelect'> & { row: Row };
+type RowProps = Pick<Props, 'map' | 'taughtAt' | 'onTechnique' | 'onSelect' | 'onEdit'> & { row: Row };
 
-function TableRow({ map, row, taughtAt, onTechnique, onSelect }: RowProps) {
+function TableRow({ map, row, taughtAt, onTechnique, onSelect, onEdit }: RowProps) {
   const technique = map.technique.get(row.technique);
   if (!technique) return null;
   const rank = taughtAt(row.technique);
@@ -124,6 +177,18 @@ function TableRow({ map, row, taughtAt, onTechnique, onSelect }: RowProps) {
             '→ tap'
           )}
           {rank && ` · ${rank}`}
+          {onEdit && ' · '}
+          {onEdit && (
+            <button
+              type="button"
+              className={classes.add}
+              aria-label={`Change ${technique.name} from here`}
+              onClick={() => onEdit({ what: 'link', link: row.link, when: null })}
+              data-no-print
+            >
+              change
+            </button>
+          )}
         </div>
         {row.needs.map((need) => (
           <div key={need.text} className={classes.where}>

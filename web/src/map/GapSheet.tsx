@@ -1,51 +1,176 @@
+import { Button, TextInput } from '@mantine/core';
+import { type ReactNode, useState } from 'react';
 import type { MapIndex } from '../api/queries';
-import type { Finding } from '../api/types';
-import { Finding as StoneFinding } from '../ui/Stone';
-import { count } from '../ui/words';
-import classes from './DecisionSheet.module.css';
+import type { Finding, IgnoredGap } from '../api/types';
+import { Stone } from '../ui/Stone';
+import { count, date } from '../ui/words';
+import sheet from './DecisionSheet.module.css';
+import classes from './GapSheet.module.css';
+import { busiest, byPosition, keyOf } from './gaps';
 
 type Props = {
   map: MapIndex;
   title: string;
   findings: Finding[];
+  ignored: IgnoredGap[];
+  /** The finding whose mend is drawn on the hill. */
+  shown: Finding | null;
+  onShow: (finding: Finding | null) => void;
+  /** Takes a mend into the syllabus; left out where there is none or it is not the coach's to change. */
+  onTake?: (finding: Finding) => void;
+  /** Leaves a finding as it is, for a reason; left out for those who may not. */
+  onLeave?: (finding: Finding, reason: string) => void;
+  onListAgain?: (gap: IgnoredGap) => void;
   onSelect: (position: string) => void;
   onClose: () => void;
 };
 
-/** What the eyes one looks through leave open, the worst first. */
-export function GapSheet({ map, title, findings, onSelect, onClose }: Props) {
+/** What is open as a list of work: place by place, the worst first, each with why it matters and its mend. */
+export function GapSheet(props: Props) {
+  const { map, title, findings, ignored, onSelect, onClose } = props;
+  const places = byPosition(findings);
   return (
-    <aside className={classes.sheet} aria-label={`What is open: ${title}`} data-sheet>
+    <aside className={sheet.sheet} aria-label={`What is open: ${title}`} data-sheet="gaps">
       <h2>{title}</h2>
-      <p className="quiet">{count(findings.length, 'finding', 'findings')}, the worst first.</p>
-      <button type="button" className={classes.close} aria-label="Close the sheet" onClick={onClose}>
+      <p className="quiet">
+        {count(findings.length, 'finding', 'findings')} in {count(places.length, 'place', 'places')}, the
+        worst first.
+      </p>
+      <button type="button" className={sheet.close} aria-label="Close the sheet" onClick={onClose}>
         ×
       </button>
-      <ul style={{ padding: 0, margin: 0 }}>
-        {findings.map((f) => (
-          <StoneFinding
-            key={`${f.code} ${f.position} ${f.technique} ${f.reaction}`}
-            severity={f.severity}
-            action={
-              f.mend && (
-                <span className="quiet">
-                  Smallest mend: {f.mend.techniques.map((t) => map.technique.get(t)?.name).join(', ')} (
-                  {f.mend.way.join('; ')})
-                </span>
-              )
-            }
-          >
-            {f.position ? (
-              <button type="button" className="plain" onClick={() => onSelect(f.position)}>
-                {f.sentence}
+      {places.map(({ position, findings: here }) => (
+        <section key={position ?? ''} className={classes.place}>
+          <h3>
+            {position ? (
+              <button type="button" className="plain" onClick={() => onSelect(position)}>
+                {map.position.get(position)?.name}
               </button>
             ) : (
-              f.sentence
+              'In the order of teaching'
             )}
-          </StoneFinding>
-        ))}
-      </ul>
+          </h3>
+          {position && <p className={classes.why}>{busiest(map, position)}</p>}
+          <ul>
+            {here.map((finding) => (
+              <Line key={keyOf(finding)} {...props} finding={finding} />
+            ))}
+          </ul>
+        </section>
+      ))}
       {findings.length === 0 && <p>Nothing is open here.</p>}
+      {ignored.length > 0 && (
+        <section className={classes.place}>
+          <h3>Left as it is</h3>
+          <ul>
+            {ignored.map((gap) => (
+              <li key={gap.id}>
+                <div>
+                  {map.position.get(gap.position ?? '')?.name ?? map.technique.get(gap.technique ?? '')?.name}
+                  : {gap.code.replaceAll('_', ' ').toLowerCase()}
+                  <div className="quiet">
+                    “{gap.reason}” {gap.by}, {date(gap.at)}
+                  </div>
+                  {props.onListAgain && (
+                    <Button variant="default" size="compact-sm" onClick={() => props.onListAgain?.(gap)}>
+                      List it again
+                    </Button>
+                  )}
+                </div>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
     </aside>
+  );
+}
+
+function Line({ map, finding, shown, onShow, onTake, onLeave }: Props & { finding: Finding }) {
+  const [leaving, setLeaving] = useState(false);
+  const { mend } = finding;
+  const isShown = shown !== null && keyOf(shown) === keyOf(finding);
+  return (
+    <li>
+      <Stone severity={finding.severity} />
+      <div>
+        {finding.sentence}
+        {mend && (
+          <p className={classes.mend}>
+            {mend.cheapest ? 'Smallest mend' : 'A cheap mend'}:{' '}
+            {mend.techniques.map((t) => map.technique.get(t)?.name).join(', ')}{' '}
+            <span className="quiet">learn {mend.cost}</span>
+          </p>
+        )}
+        {isShown && mend && (
+          <ol className={classes.way}>
+            {mend.way.map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+          </ol>
+        )}
+        <div className={classes.buttons}>
+          {mend && mend.walk.length > 1 && (
+            <Small pressed={isShown} onClick={() => onShow(isShown ? null : finding)}>
+              {isShown ? 'Off the hill' : 'Show on the hill'}
+            </Small>
+          )}
+          {mend && onTake && (
+            <Button size="compact-sm" onClick={() => onTake(finding)}>
+              Take it
+            </Button>
+          )}
+          {onLeave && !leaving && <Small onClick={() => setLeaving(true)}>Leave it …</Small>}
+        </div>
+        {leaving && onLeave && (
+          <Reason onLeave={(reason) => onLeave(finding, reason)} onCancel={() => setLeaving(false)} />
+        )}
+      </div>
+    </li>
+  );
+}
+
+function Small({
+  children,
+  pressed,
+  onClick,
+}: {
+  children: ReactNode;
+  pressed?: boolean;
+  onClick: () => void;
+}) {
+  return (
+    <Button variant="default" size="compact-sm" aria-pressed={pressed} onClick={onClick}>
+      {children}
+    </Button>
+  );
+}
+
+function Reason({ onLeave, onCancel }: { onLeave: (reason: string) => void; onCancel: () => void }) {
+  const [reason, setReason] = useState('');
+  return (
+    <form
+      className={classes.reason}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim()) onLeave(reason.trim());
+      }}
+    >
+      <TextInput
+        label="Why it stays as it is"
+        maxLength={300}
+        data-autofocus
+        value={reason}
+        onChange={(event) => setReason(event.currentTarget.value)}
+      />
+      <div className={classes.buttons}>
+        <Button type="submit" size="compact-sm" disabled={!reason.trim()}>
+          Leave it as it is
+        </Button>
+        <Button variant="default" size="compact-sm" onClick={onCancel}>
+          Back
+        </Button>
+      </div>
+    </form>
   );
 }

@@ -1,13 +1,15 @@
 import { useElementSize } from '@mantine/hooks';
-import { type KeyboardEvent, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { MapIndex } from '../api/queries';
-import type { DecisionTable } from '../api/types';
-import { Stone } from '../ui/Stone';
-import { percent, signed } from '../ui/words';
+import type { DecisionTable, Stage } from '../api/types';
+import { Folds } from './Folds';
+import { Footpaths } from './Footpaths';
 import classes from './Hillside.module.css';
-import { footpath, type Standing } from './paths';
+import { Plot } from './Plot';
+import type { Standing } from './paths';
 import { Terraces } from './Terraces';
 import { useHill } from './useHill';
+import { countLinks, nearest, waysOf } from './ways';
 
 /** What a lens shows on a plot: a pattern of soil at its left edge, and the worst finding as a stone. */
 export type Signs = { soil?: Record<string, string>; worst?: Record<string, number>; hidden?: Set<string> };
@@ -21,87 +23,71 @@ type Props = {
   /** Positions of a route in order, drawn as numbered footpaths instead of the ways out. */
   walk?: string[];
   onRoutes?: () => void;
+  /** Opens the card of the best way's technique. */
+  onCard?: (technique: string) => void;
   /** Width of the hill at rest, which decides its rows. */
   restWidth?: number;
   fontPx?: number;
   isSmall?: boolean;
 };
 
-export type Way = { to: string; theirs: boolean; chance: number };
-
-/** Ways out of the selected plot, one a target, best first, at most eight. */
-export function waysOf(table: DecisionTable): Way[] {
-  return allWaysOf(table).slice(0, MOST_WAYS);
-}
-
-const MOST_WAYS = 8;
-
-/** How many ways the hill leaves out because it shows only the best. */
-export const waysLeftOut = (table: DecisionTable) => Math.max(0, allWaysOf(table).length - MOST_WAYS);
-
-function allWaysOf(table: DecisionTable): Way[] {
-  const ways = new Map<string, Way>();
-  const add = (to: string | null, chance: number, theirs: boolean) => {
-    if (to && to !== table.position && !ways.has(to)) ways.set(to, { to, theirs, chance });
-  };
-  for (const row of [...table.own, ...table.answers.flatMap((a) => a.rows)].sort(
-    (a, b) => b.chance.estimate - a.chance.estimate,
-  )) {
-    add(row.lands, row.chance.estimate, false);
-  }
-  for (const row of table.theirs) add(row.lands, row.chance.estimate, true);
-  return [...ways.values()];
-}
-
 /** The hillside: every position a plot at its control and stage; footpaths from the selected one. */
-export function Hillside({
-  map,
-  selected,
-  table,
-  onSelect,
-  signs,
-  walk,
-  onRoutes,
-  restWidth,
-  fontPx = 13,
-  isSmall = false,
-}: Props) {
+export function Hillside(props: Props) {
+  const { map, selected, table, onSelect, signs, walk, onRoutes, onCard, restWidth } = props;
+  const { fontPx = 13, isSmall = false } = props;
   const { ref, width, height } = useElementSize();
   const plotRefs = useRef(new Map<string, HTMLButtonElement>());
   const chosen = selected && table?.position === selected ? table : undefined;
   const ways = useMemo(() => (chosen && !walk ? waysOf(chosen) : []), [chosen, walk]);
-  const lit = useMemo(
-    () =>
-      walk
-        ? new Set(walk)
-        : selected
-          ? new Set([selected, map.counterpart(selected), ...ways.map((w) => w.to)])
-          : null,
-    [selected, map, ways, walk],
-  );
-  const figures = useMemo(() => new Set(walk ? walk.slice(1) : ways.map((w) => w.to)), [ways, walk]);
+  const stepsAt = useMemo(() => stopsOf(walk), [walk]);
+  const light = useMemo(() => {
+    const lit = walk
+      ? new Set(walk)
+      : selected
+        ? new Set([selected, map.counterpart(selected), ...ways.map((w) => w.to)])
+        : null;
+    const figures = walk
+      ? new Map([...stepsAt].map(([id, steps]) => [id, `${BADGE}${steps}`]))
+      : new Map(ways.map((way) => [way.to, '35\u00a0%']));
+    return { lit, figures, fontPx };
+  }, [selected, map, ways, walk, stepsAt, fontPx]);
   const hasSoil = signs?.soil !== undefined;
   const size = useMemo(
     () => ({ width, height, restWidth: restWidth ?? width, isSmall, hasSoil }),
     [width, height, restWidth, isSmall, hasSoil],
   );
-  const hill = useHill(map, size, lit, figures, fontPx);
-  const from = selected ? hill.plots.get(selected) : undefined;
+  const [unfolded, setUnfolded] = useState<{ of: string | null; stage: Stage } | null>(null);
+  const open =
+    unfolded && unfolded.of === selected ? unfolded.stage : selected ? map.stageOf(selected) : null;
+  const hill = useHill(map, size, light, open);
   const [choice, setChoice] = useState({ of: selected, way: 0 });
   const chosenWay = choice.of === selected ? choice.way : 0;
   const links = useMemo(() => countLinks(map), [map]);
 
+  const keep = useCallback((id: string, element: HTMLButtonElement | null) => {
+    if (element) plotRefs.current.set(id, element);
+    else plotRefs.current.delete(id);
+  }, []);
+  const tap = useRef<(id: string) => void>(() => undefined);
+  tap.current = (id) => onSelect(id === selected ? null : id);
+  const onTap = useCallback((id: string) => tap.current(id), []);
   const go = (id: string | undefined) => {
     if (!id) return;
     onSelect(id);
     plotRefs.current.get(id)?.focus();
   };
+  // Whoever comes back to the hill, or walked to a plot that was folded away, goes on from that plot.
+  const isThere = selected !== null && hill.plots.has(selected);
+  useEffect(() => {
+    const nowhere = document.activeElement === document.body || document.activeElement === null;
+    if (isThere && selected && nowhere) plotRefs.current.get(selected)?.focus({ preventScroll: true });
+  }, [isThere, selected]);
 
   const onKey = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const focused = (document.activeElement as HTMLElement)?.dataset.plot;
-    if (!focused) return;
-    const at = hill.plots.get(focused) as Standing;
+    const at = focused ? hill.plots.get(focused) : undefined;
+    if (!focused || !at) return;
     const isArrow = event.key.startsWith('Arrow');
     if (isArrow && (event.shiftKey || ways.length === 0)) go(nearest(hill.rows, at, event.key));
     else if (event.key === 'ArrowRight') go(ways[chosenWay]?.to);
@@ -111,12 +97,16 @@ export function Hillside({
       setChoice({ of: selected, way: (chosenWay + step + ways.length) % ways.length });
     } else if (event.key === 'x') go(map.counterpart(focused));
     else if (event.key === 'r' && selected) onRoutes?.();
+    else if (event.key === 'c' && ways[chosenWay]) onCard?.(ways[chosenWay].technique);
     else if (event.key === 'Escape') onSelect(null);
     else return;
     event.preventDefault();
   };
 
-  const first = selected ?? hill.rows[0]?.[0]?.id;
+  const wayTo = useMemo(() => new Map(ways.map((way) => [way.to, way])), [ways]);
+  const mirror = selected ? map.counterpart(selected) : null;
+  const shown = [...hill.plots.values()].filter((plot) => !signs?.hidden?.has(plot.id));
+  const first = selected && hill.plots.has(selected) ? selected : firstOf(hill.rows, signs?.hidden);
   return (
     // biome-ignore lint/a11y/useSemanticElements: a group of plots that share one tab stop
     <div ref={ref} className={classes.hill} role="group" aria-label="Hillside" onKeyDown={onKey}>
@@ -128,124 +118,58 @@ export function Hillside({
             <span>even</span>
             <span>we lead →</span>
           </div>
-          <svg className={classes.paths} width={width} height={hill.height} aria-hidden="true">
-            {walk?.slice(1).map((stop, i) => {
-              const a = hill.plots.get(walk[i]);
-              const b = hill.plots.get(stop);
-              return a && b && a !== b ? (
-                <path
-                  // biome-ignore lint/suspicious/noArrayIndexKey: a walk may pass the same plots twice
-                  key={i}
-                  d={footpath(a, b, hill.rows, width, i)}
-                  className={`${classes.ourPath} ${classes.chosenPath}`}
-                />
-              ) : null;
-            })}
-            {from &&
-              [...ways].reverse().map((way) => {
-                const to = hill.plots.get(way.to);
-                const lane = ways.indexOf(way);
-                return to ? (
-                  <path
-                    key={way.to}
-                    d={footpath(from, to, hill.rows, width, lane)}
-                    className={`${way.theirs ? classes.theirPath : classes.ourPath} ${lane === chosenWay ? classes.chosenPath : ''}`}
-                  />
-                ) : null;
-              })}
-          </svg>
-          {[...hill.plots.values()].map((plot) => {
-            const position = map.position.get(plot.id);
-            const way = ways.find((w) => w.to === plot.id);
-            const steps = walk?.flatMap((stop, i) => (i > 0 && stop === plot.id ? [i] : [])) ?? [];
-            const isPeg = hill.pegged.has(plot.id);
-            const soil = signs?.soil?.[plot.id];
-            const worst = signs?.worst?.[plot.id];
-            const isMirror = selected !== null && map.counterpart(selected) === plot.id;
-            if (!position || signs?.hidden?.has(plot.id)) return null;
-            return (
-              <button
-                key={plot.id}
-                type="button"
-                ref={(element) => {
-                  if (element) plotRefs.current.set(plot.id, element);
-                  else plotRefs.current.delete(plot.id);
-                }}
-                data-plot={plot.id}
-                data-control={position.control}
-                data-next={(way && way === ways[chosenWay]) || undefined}
-                tabIndex={plot.id === first ? 0 : -1}
-                aria-pressed={plot.id === selected}
-                aria-label={isPeg ? `${position.name}, control ${signed(position.control)}` : undefined}
-                title={isPeg ? position.name : undefined}
-                className={[
-                  classes.plot,
-                  isPeg && classes.peg,
-                  plot.id === selected && classes.selected,
-                  way && (way.theirs ? classes.theirs : classes.ours),
-                  isMirror && !walk && classes.mirror,
-                  steps.length > 0 && plot.id !== selected && classes.ours,
-                  way && way === ways[chosenWay] && classes.next,
-                ]
-                  .filter(Boolean)
-                  .join(' ')}
-                style={{
-                  left: plot.left,
-                  top: plot.top,
-                  width: plot.right - plot.left,
-                  height: plot.bottom - plot.top,
-                  fontSize: fontPx,
-                }}
-                onClick={() => onSelect(plot.id === selected ? null : plot.id)}
-              >
-                {soil && <span className={`${classes.band} ${classes[soil.toLowerCase()]}`} />}
-                {!isPeg && (
-                  <span>
-                    {position.name}
-                    <span className="unseen">, control {signed(position.control)}</span>
-                    {way && <span className={classes.chance}>{percent(way.chance)}</span>}
-                    {steps.length > 0 && <span className={classes.stepNumber}>{steps.join(', ')}</span>}
-                  </span>
-                )}
-                {selected === null && !isSmall && (
-                  <>
-                    <span className={classes.waysIn} style={{ width: 4 * (links.into.get(plot.id) ?? 0) }} />
-                    <span className={classes.waysOut} style={{ width: 4 * (links.from.get(plot.id) ?? 0) }} />
-                  </>
-                )}
-                {worst && (
-                  <span className={classes.corner}>
-                    <Stone severity={worst} size={16} />
-                  </span>
-                )}
-              </button>
-            );
-          })}
+          <Footpaths {...{ hill, width, ways, chosenWay, walk }} from={selected} />
+          {hill.isFolding && (
+            <Folds
+              terraces={hill.terraces}
+              width={width}
+              onUnfold={(stage) => setUnfolded({ of: selected, stage })}
+              onFold={selected === null ? () => setUnfolded(null) : undefined}
+            />
+          )}
+          {shown.map((plot) => (
+            <Plot
+              key={plot.id}
+              id={plot.id}
+              name={map.position.get(plot.id)?.name ?? plot.id}
+              control={map.position.get(plot.id)?.control ?? 0}
+              stands={plot}
+              fontPx={fontPx}
+              isPeg={hill.pegged.has(plot.id)}
+              isSelected={plot.id === selected}
+              isMirror={plot.id === mirror && plot.id !== selected && !walk}
+              isTabStop={plot.id === first}
+              way={wayTo.get(plot.id)}
+              isNext={ways[chosenWay]?.to === plot.id}
+              steps={stepsAt.get(plot.id) ?? ''}
+              soil={signs?.soil?.[plot.id]}
+              worst={signs?.worst?.[plot.id]}
+              ticks={
+                selected === null && !isSmall && !walk
+                  ? { into: links.into.get(plot.id) ?? 0, from: links.from.get(plot.id) ?? 0 }
+                  : undefined
+              }
+              onTap={onTap}
+              keep={keep}
+            />
+          ))}
         </div>
       )}
     </div>
   );
 }
 
-/** How many links lead into and out of each position, at most eight of each: the ticks on its edges. */
-function countLinks(map: MapIndex) {
-  const from = new Map<string, number>();
-  const into = new Map<string, number>();
-  const add = (to: Map<string, number>, id: string) => to.set(id, Math.min(8, (to.get(id) ?? 0) + 1));
-  for (const link of map.data.links) {
-    if (link.retired) continue;
-    add(from, link.from);
-    if (link.to !== 'TAP') add(into, link.to);
-  }
-  return { from, into };
+/** As wide as the round ends of the badge around a stop's number. */
+const BADGE = '000';
+
+/** Which stops of a walk each plot is, the start left out. */
+function stopsOf(walk: string[] | undefined): Map<string, string> {
+  const stops = new Map<string, string>();
+  walk?.forEach((stop, i) => {
+    if (i > 0) stops.set(stop, stops.has(stop) ? `${stops.get(stop)}, ${i}` : String(i));
+  });
+  return stops;
 }
 
-/** The nearest plot in the direction of an arrow. */
-function nearest(rows: Standing[][], at: Standing, key: string): string | undefined {
-  if (key === 'ArrowUp' || key === 'ArrowDown') {
-    const row = rows[at.row + (key === 'ArrowUp' ? -1 : 1)];
-    return row?.reduce((best, plot) => (Math.abs(plot.x - at.x) < Math.abs(best.x - at.x) ? plot : best)).id;
-  }
-  const row = rows[at.row];
-  return row[row.findIndex((plot) => plot.id === at.id) + (key === 'ArrowLeft' ? -1 : 1)]?.id;
-}
+const firstOf = (rows: Standing[][], hidden?: Set<string>) =>
+  rows.flat().find((plot) => !hidden?.has(plot.id))?.id;

@@ -1,36 +1,31 @@
 import { Button, Select } from '@mantine/core';
 import { useViewportSize } from '@mantine/hooks';
 import { useMemo, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import {
   type Eyes,
   type MapIndex,
   useDecisionTable,
-  useGaps,
   useLadders,
   useMap,
-  useProgress,
-  useReach,
   useRoster,
   useRoutes,
+  useSession,
 } from '../api/queries';
 import type { Finding } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Empty, Loaded } from '../ui/States';
 import { count } from '../ui/words';
-import { DecisionSheet } from './DecisionSheet';
-import { GapSheet } from './GapSheet';
+import type { Editing } from './DecisionSheet';
+import { eyeOptions, eyesOf } from './eyes';
 import { HillList } from './HillList';
-import { Hillside, type Signs } from './Hillside';
-import { Legend } from './Legend';
+import { HillPrint } from './HillPrint';
+import { Hillside } from './Hillside';
+import { hiddenBy, Legend } from './Legend';
+import { type Lens, LensBar } from './LensBar';
 import classes from './MapPage.module.css';
-import { RouteSheet } from './RouteSheet';
-import { TechniqueCardDrawer } from './TechniqueCard';
-
-const eyesOf = (text: string | null): Eyes => {
-  const [kind, id] = (text ?? 'club').split(':');
-  return kind === 'rank' || kind === 'student' ? { kind, id } : { kind: 'club' };
-};
+import { Sheet } from './Sheet';
+import { useLens } from './useLens';
 
 /** Up to this width the terraces are lists. */
 const PHONE = 700;
@@ -39,7 +34,7 @@ export function MapPage() {
   const map = useMap();
   return (
     <Loaded query={map}>
-      {(index) => (index.position.size > 0 ? <MapScreen map={index} /> : <BareHill />)}
+      {(index) => (index.position.size > 0 ? <MapScreen whole={index} /> : <BareHill />)}
     </Loaded>
   );
 }
@@ -57,29 +52,42 @@ function BareHill() {
   );
 }
 
-function MapScreen({ map }: { map: MapIndex }) {
+function MapScreen({ whole }: { whole: MapIndex }) {
   const [params, setParams] = useSearchParams();
-  const eyesText = params.get('eyes') ?? 'club';
-  const eyes = useMemo(() => eyesOf(eyesText), [eyesText]);
-  const selected = params.get('at') && map.position.has(params.get('at') ?? '') ? params.get('at') : null;
-  const [listOpen, setListOpen] = useState(false);
-  const [hidden, setHidden] = useState<string | null>(null);
+  const navigate = useNavigate();
   const viewport = useViewportSize();
-  const table = useDecisionTable(selected, null);
+  const isPhone = viewport.width > 0 && viewport.width <= PHONE;
+  const session = useSession();
   const ladders = useLadders();
   const roster = useRoster();
-  const gaps = useGaps(eyes, eyes.kind !== 'club');
-  const reach = useReach(eyes, eyes.kind === 'rank');
-  const progress = useProgress(eyes.kind === 'student' ? eyes.id : null);
-  const card = params.get('technique');
+  const eyesText = params.get('eyes') ?? 'club';
+  const eyes: Eyes = useMemo(() => eyesOf(eyesText), [eyesText]);
+  const lens: Lens = {
+    lens: params.get('lens'),
+    rules: params.get('rules'),
+    against: params.get('against') === 'anyone' ? 'anyone' : 'same',
+    versus: eyes.kind === 'rank' ? params.get('versus') : null,
+    since: params.get('since'),
+  };
+  const shown = useLens(whole, eyes, lens);
+  const { map } = shown;
+  const at = params.get('at');
+  const selected = at && whole.position.has(at) ? at : null;
   const to = selected ? params.get('to') : null;
-  const routes = useRoutes(eyes, selected, to);
+  const table = useDecisionTable(selected, shown.ruleset);
+  const routes = useRoutes(eyes, selected, to, shown.ruleset);
   const [chosenRoute, setChosenRoute] = useState(0);
+  const [open, setOpen] = useState<'gaps' | 'new' | null>(null);
+  const [only, setOnly] = useState<string | null>(null);
+  const [editing, setEditing] = useState<Editing | null>(null);
+  const [mend, setMend] = useState<Finding | null>(null);
+  const [lensOpen, setLensOpen] = useState(false);
+
   const route = routes.data?.[Math.min(chosenRoute, (routes.data?.length ?? 1) - 1)]?.route;
-  const walk = useMemo(
-    () => (to && route ? [route.legs[0].from, ...route.legs.map((leg) => leg.to)] : undefined),
-    [to, route],
-  );
+  const walk = useMemo(() => {
+    if (mend) return mend.mend.walk.filter((id) => map.position.has(id));
+    return to && route ? [route.legs[0].from, ...route.legs.map((leg) => leg.to)] : undefined;
+  }, [to, route, mend, map]);
 
   const change = (name: string, value: string | null) =>
     setParams((before) => {
@@ -88,46 +96,30 @@ function MapScreen({ map }: { map: MapIndex }) {
       else next.delete(name);
       return next;
     });
-  const taughtAt = (technique: string) => {
-    const view = ladders.data?.find((l) => l.taughtAt[technique]);
-    return view?.ladder.ranks.find((rank) => rank.id === view.taughtAt[technique])?.name.toLowerCase();
-  };
-  const soil = useMemo(() => {
-    if (eyes.kind === 'student') return progress.data?.soil as Record<string, string> | undefined;
-    if (eyes.kind !== 'rank' || !reach.data) return undefined;
-    return Object.fromEntries(
-      [...map.position.keys()].map((id) => [id, reach.data[id] ? 'REACHED' : 'UNREACHED']),
-    );
-  }, [eyes, progress.data, reach.data, map]);
-  const signs: Signs = {
-    soil,
-    worst: worstAt(gaps.data ?? []),
-    hidden: hidden && soil ? new Set(Object.keys(soil).filter((id) => soil[id] === hidden)) : undefined,
-  };
-  const options = [
-    { group: 'Club', items: [{ value: 'club', label: 'The whole club' }] },
-    ...(ladders.data ?? []).map((view) => ({
-      group: view.ladder.name,
-      items: view.ladder.ranks.map((rank) => ({
-        value: `rank:${rank.id}`,
-        label: `${rank.name}, ${view.ladder.name.toLowerCase()}`,
-      })),
-    })),
-    {
-      group: 'Students',
-      items: (roster.data ?? []).map((row) => ({
-        value: `student:${row.student.id}`,
-        label: row.student.name,
-      })),
-    },
-  ];
-  const title = options.flatMap((o) => o.items).find((o) => o.value === eyesText)?.label ?? '';
   const select = (id: string | null) => {
-    setListOpen(false);
+    setOpen(null);
+    setEditing(null);
+    setMend(null);
     setChosenRoute(0);
     change('at', id);
   };
-  const sheet = selected !== null || listOpen;
+  const ask = (name: keyof Lens, value: string | null) => {
+    setOnly(null);
+    setMend(null);
+    change(name, value);
+  };
+  const options = eyeOptions(ladders.data ?? [], roster.data ?? []);
+  const title = options.flatMap((o) => o.items).find((o) => o.value === eyesText)?.label ?? '';
+  const isHead = session.data?.role === 'HEAD';
+  /** Something but the bare hill is asked for, so the bar that says what stays. */
+  const isAsked = eyes.kind !== 'club' || lens.lens !== null || lens.rules !== null;
+  /** A list stands beside the whole hill, which then takes the rows that its width needs. */
+  const isListed = !selected && (open !== null || lens.lens === 'changes' || lens.versus !== null);
+  const signs = {
+    soil: shown.soil,
+    worst: shown.worst,
+    hidden: hiddenBy(only, map.position.keys(), shown.soil, shown.worst),
+  };
   return (
     <>
       <PageHead title="Map">
@@ -136,96 +128,96 @@ function MapScreen({ map }: { map: MapIndex }) {
           searchable
           data={options}
           value={eyesText}
-          onChange={(value) => change('eyes', value === 'club' ? null : value)}
+          onChange={(value) => {
+            setOnly(null);
+            setMend(null);
+            change('eyes', value === 'club' ? null : value);
+          }}
           className={classes.eyes}
           allowDeselect={false}
         />
         <Button component={Link} to="/map/list" variant="default">
           List
         </Button>
-        {eyes.kind !== 'club' && gaps.data && (
+        {(!isAsked || isPhone) && (
+          <Button variant="default" aria-expanded={lensOpen} onClick={() => setLensOpen(!lensOpen)}>
+            Lens
+          </Button>
+        )}
+        {shown.asksGaps && shown.gaps.data && (
           <Button
             variant="default"
             onClick={() => {
-              setListOpen(true);
-              change('at', null);
+              select(null);
+              setOpen('gaps');
             }}
           >
-            {count(gaps.data.length, 'finding', 'findings')}
+            {count(shown.gaps.data.length, 'finding', 'findings')}
+          </Button>
+        )}
+        {isHead && !selected && !isPhone && (
+          <Button
+            variant="default"
+            onClick={() => {
+              setOpen('new');
+              setEditing({ what: 'position', pair: null });
+            }}
+          >
+            Add a position
           </Button>
         )}
       </PageHead>
       <div className={classes.screen}>
         <div className={classes.hill}>
-          {viewport.width > 0 && viewport.width <= PHONE ? (
+          {isPhone ? (
             <HillList map={map} signs={signs} onSelect={select} />
           ) : (
             <Hillside
               map={map}
-              selected={selected}
+              selected={selected && map.position.has(selected) ? selected : null}
               table={table.data}
               signs={signs}
-              restWidth={Math.max(760, viewport.width - 104)}
-              walk={walk}
+              restWidth={isListed && !walk ? undefined : Math.max(760, viewport.width - 104)}
+              walk={walk && walk.length > 1 ? walk : undefined}
               onRoutes={() => change('to', 'any')}
+              onCard={(id) => navigate(`/map/techniques/${id}`)}
               onSelect={select}
             />
           )}
-          {soil && <Legend soil={soil} hidden={hidden} onHide={setHidden} />}
+          {!selected && <HillPrint map={map} />}
+          {((isAsked && !isPhone) || lensOpen) && (
+            <LensBar map={whole} eyes={eyes} ladders={ladders.data ?? []} lens={lens} onChange={ask}>
+              <Legend soil={shown.soil} worst={shown.worst} only={only} onOnly={setOnly} />
+            </LensBar>
+          )}
         </div>
-        {sheet && (
-          <div className={classes.side}>
-            {selected !== null && to !== null ? (
-              <RouteSheet
-                map={map}
-                from={selected}
-                to={to}
-                query={routes}
-                chosen={chosenRoute}
-                rankName={(ladder, rank) =>
-                  ladders.data?.find((l) => l.ladder.id === ladder)?.ladder.ranks.find((r) => r.id === rank)
-                    ?.name
-                }
-                onChoose={setChosenRoute}
-                onTo={(next) => {
-                  setChosenRoute(0);
-                  change('to', next);
-                }}
-                onTechnique={(id) => change('technique', id)}
-                onClose={() => change('to', null)}
-              />
-            ) : selected !== null ? (
-              <Loaded query={table}>
-                {(found) => (
-                  <DecisionSheet
-                    map={map}
-                    table={found}
-                    taughtAt={taughtAt}
-                    onSelect={(id) => change('at', id)}
-                    onTechnique={(id) => change('technique', id)}
-                    onRoutes={() => change('to', 'any')}
-                  />
-                )}
-              </Loaded>
-            ) : (
-              <GapSheet
-                map={map}
-                title={title}
-                findings={gaps.data ?? []}
-                onSelect={(id) => change('at', id)}
-                onClose={() => setListOpen(false)}
-              />
-            )}
-          </div>
-        )}
+        <Sheet
+          {...{
+            map: whole,
+            selected,
+            to,
+            table,
+            routes,
+            ladders: ladders.data ?? [],
+            eyes,
+            lens,
+            shown,
+            title,
+            isHead,
+          }}
+          {...{ open, editing, mend, chosenRoute }}
+          onEdit={setEditing}
+          onMend={setMend}
+          onRoute={setChosenRoute}
+          onSelect={select}
+          onClose={() => {
+            setOpen(null);
+            setMend(null);
+          }}
+          onChange={change}
+          onTechnique={(id) => navigate(`/map/techniques/${id}`)}
+        />
       </div>
-      <TechniqueCardDrawer id={card} onClose={() => change('technique', null)} />
     </>
   );
-}
-
-function worstAt(findings: Finding[]): Record<string, number> {
-  const worst: Record<string, number> = {};
-  for (const f of findings) if (f.position) worst[f.position] = Math.max(worst[f.position] ?? 0, f.severity);
-  return worst;
 }

@@ -1,10 +1,11 @@
 import { Select } from '@mantine/core';
 import type { UseQueryResult } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
 import type { MapIndex } from '../api/queries';
 import type { RouteView } from '../api/types';
 import { Glyph } from '../ui/glyphs';
 import { Loaded } from '../ui/States';
-import { percent } from '../ui/words';
+import { percent, signed } from '../ui/words';
 import classes from './DecisionSheet.module.css';
 import routes from './RouteSheet.module.css';
 
@@ -49,11 +50,10 @@ export function RouteSheet(props: Props) {
       <Loaded query={query}>
         {(found) =>
           found.length > 0 ? (
-            <ol className={routes.routes}>
-              {found.map((view, i) => (
-                <RouteCard key={view.route.legs.map((l) => l.link).join(' ')} {...props} view={view} n={i} />
-              ))}
-            </ol>
+            <>
+              <RouteTable {...props} found={found} />
+              <RouteCard {...props} view={found[Math.min(props.chosen, found.length - 1)]} />
+            </>
           ) : (
             <p>
               No way of at most eight links leads there
@@ -66,26 +66,79 @@ export function RouteSheet(props: Props) {
   );
 }
 
-function RouteCard({
-  map,
-  view,
-  n,
-  chosen,
-  rankName,
-  onChoose,
-  onTechnique,
-}: Props & { view: RouteView; n: number }) {
-  const { legs, chance, weakest } = view.route;
-  const rank = rankName(view.ladder, view.rank);
+/** The routes side by side: a column for each, the chosen one drawn on the hill. */
+function RouteTable({ map, found, chosen, rankName, onChoose }: Props & { found: RouteView[] }) {
+  const legOf = (view: RouteView, link: string | null) => view.route.legs.find((leg) => leg.link === link);
+  const line = (title: string, cell: (view: RouteView) => ReactNode) => (
+    <tr>
+      <th scope="row">{title}</th>
+      {found.map((view, i) => (
+        <td key={view.route.legs.map((l) => l.link).join(' ')} data-chosen={i === chosen}>
+          {cell(view)}
+        </td>
+      ))}
+    </tr>
+  );
   return (
-    <li className={n === chosen ? routes.chosen : undefined}>
-      <button type="button" className={routes.head} aria-pressed={n === chosen} onClick={() => onChoose(n)}>
-        <strong>{percent(chance)}</strong>
-        <span>
-          {legs.length === 1 ? '1 link' : `${legs.length} links`}
-          {rank ? ` · all taught at ${rank.toLowerCase()}` : ' · not all taught on this ladder'}
-        </span>
-      </button>
+    <table className={routes.table}>
+      <thead>
+        <tr>
+          <th scope="col">
+            <span className="unseen">Route</span>
+          </th>
+          {found.map((view, i) => (
+            <th key={view.route.legs.map((l) => l.link).join(' ')} scope="col" data-chosen={i === chosen}>
+              <button
+                type="button"
+                aria-pressed={i === chosen}
+                aria-label={`Route ${i + 1}`}
+                onClick={() => onChoose(i)}
+              >
+                {i + 1}
+              </button>
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {line('chance', (v) => (
+          <strong>{percent(v.route.chance)}</strong>
+        ))}
+        {line('links', (v) => v.route.legs.length)}
+        {line('weakest', (v) => percent(legOf(v, v.route.weakest)?.chance ?? 0))}
+        {line('failing costs', (v) => {
+          const costs = legOf(v, v.route.costliest);
+          return costs ? (
+            <span title={`${name(map, costs.link)} stopped: ${map.position.get(costs.stopped)?.name}`}>
+              {signed(-costs.cost)}
+            </span>
+          ) : (
+            '0'
+          );
+        })}
+        {line('all taught at', (v) => rankName(v.ladder, v.rank)?.toLowerCase() ?? '—')}
+        {line('not legal in', (v) =>
+          v.illegalIn.length === 0 ? (
+            '—'
+          ) : (
+            <span title={v.illegalIn.map((r) => map.data.rulesets.find((x) => x.id === r)?.name).join(', ')}>
+              {v.illegalIn.length} of {map.data.rulesets.length}
+            </span>
+          ),
+        )}
+      </tbody>
+    </table>
+  );
+}
+
+const name = (map: MapIndex, link: string) => map.technique.get(map.link.get(link)?.technique ?? '')?.name;
+
+/** The chosen route, link by link. */
+function RouteCard({ map, view, onTechnique }: Props & { view: RouteView }) {
+  const { legs, weakest, costliest } = view.route;
+  const illegal = view.illegalIn.map((r) => map.data.rulesets.find((x) => x.id === r)?.name);
+  return (
+    <section className={routes.card} aria-label="The chosen route">
       <ol className={routes.legs}>
         {legs.map((leg, i) => {
           const technique = map.technique.get(map.link.get(leg.link)?.technique ?? '');
@@ -109,12 +162,19 @@ function RouteCard({
                 {leg.link === weakest && legs.length > 1 && (
                   <span className={routes.weakest}> weakest link</span>
                 )}
+                {leg.link === costliest && (
+                  <span className="quiet">
+                    {' '}
+                    stopped, it leaves me at {map.position.get(leg.stopped)?.name}
+                  </span>
+                )}
               </span>
               <span className={routes.figure}>{percent(leg.chance)}</span>
             </li>
           );
         })}
       </ol>
-    </li>
+      {illegal.length > 0 && <p className="quiet">Not legal in {illegal.join(', ')}.</p>}
+    </section>
   );
 }

@@ -1,6 +1,6 @@
 import { plain } from '../ui/words';
 import classes from './Hillside.module.css';
-import type { Terrace } from './useHill';
+import type { Terrace } from './lay';
 
 /** A steady number from 0 to 1 for a place on the hill, so that the grass grows the same on every screen. */
 const grain = (n: number) => {
@@ -48,16 +48,18 @@ export function Terraces({
           </g>
         );
       })}
-      {terraces.map((terrace) => (
-        <text
-          key={terrace.stage}
-          x="12"
-          y={terrace.top + (terrace === terraces[0] ? 3 : 15)}
-          className={classes.stage}
-        >
-          {plain(terrace.stage)}
-        </text>
-      ))}
+      {terraces
+        .filter((terrace) => !terrace.fold)
+        .map((terrace) => (
+          <text
+            key={terrace.stage}
+            x="12"
+            y={terrace.top + (terrace === terraces[0] ? 3 : 15)}
+            className={classes.stage}
+          >
+            {plain(terrace.stage)}
+          </text>
+        ))}
     </svg>
   );
 }

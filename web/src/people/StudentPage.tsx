@@ -4,7 +4,8 @@ import { type MapIndex, useChains, useLadders, useMap, useProgress, useReadiness
 import type { LadderView, ProgressView, Readiness } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Hillside } from '../map/Hillside';
-import { Legend } from '../map/Legend';
+import { hiddenBy, Legend } from '../map/Legend';
+import legend from '../map/Legend.module.css';
 import { nameOf } from '../rank/RankPage';
 import { Belt } from '../ui/Belt';
 import { Scroll } from '../ui/Scroll';
@@ -35,7 +36,7 @@ export function StudentPage() {
 function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapIndex; ladders: LadderView[] }) {
   const readiness = useReadiness(view.student.id);
   const navigate = useNavigate();
-  const [hidden, setHidden] = useState<string | null>(null);
+  const [only, setOnly] = useState<string | null>(null);
   const { student } = view;
   const held = student.ranks[0];
   const rank = ladders
@@ -61,14 +62,16 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
               onSelect={(at) => navigate(`/map?at=${at}&eyes=student:${student.id}`)}
               signs={{
                 soil,
-                hidden: hidden ? new Set(Object.keys(soil).filter((id) => soil[id] === hidden)) : undefined,
+                hidden: hiddenBy(only, Object.keys(soil), soil),
               }}
               restWidth={1176}
               isSmall
             />
           </div>
           <div className={classes.legend}>
-            <Legend soil={soil} hidden={hidden} onHide={setHidden} />
+            <div className={legend.bar}>
+              <Legend soil={soil} only={only} onOnly={setOnly} />
+            </div>
           </div>
           <Syllabus view={view} map={map} />
         </Scroll>

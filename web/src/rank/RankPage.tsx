@@ -1,8 +1,6 @@
 import { Button, Menu } from '@mantine/core';
-import { useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { send } from '../api/client';
 import {
   type MapIndex,
   useChains,
@@ -12,12 +10,11 @@ import {
   useReach,
   useSession,
 } from '../api/queries';
-import type { ChainView, Finding, Item, LadderView, Rank, SyllabusGroup } from '../api/types';
+import type { ChainView, Item, LadderView, Rank, SyllabusGroup } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Hillside } from '../map/Hillside';
 import { Belt } from '../ui/Belt';
 import { Glyph } from '../ui/glyphs';
-import { useNotices } from '../ui/Notices';
 import { Scroll } from '../ui/Scroll';
 import { Failed, Loaded, Waiting } from '../ui/States';
 import { Finding as StoneFinding } from '../ui/Stone';
@@ -25,6 +22,7 @@ import { count, plain } from '../ui/words';
 import { AddItem } from './AddItem';
 import { techniqueOf } from './families';
 import classes from './RankPage.module.css';
+import { useSyllabus } from './useSyllabus';
 
 export function RankPage() {
   const ladders = useLadders();
@@ -49,29 +47,11 @@ export function RankPage() {
   );
 }
 
-/** Items a mend adds, with ids that no item of the ladder has yet. */
-function newItems(techniques: string[], rank: Rank, map: MapIndex): Item[] {
-  return techniques.map((ref) => ({
-    id: `${rank.id}-${ref}-${Math.random().toString(36).slice(2, 7)}`,
-    kind: 'TECHNIQUE',
-    ref,
-    words: null as unknown as string,
-    version: null as unknown as string,
-    standard: 'SHOWN',
-    sides: map.technique.get(ref)?.sided ? 'BOTH' : 'EITHER',
-    role: 'PERFORMER',
-    count: 0,
-    stripe: 0,
-  }));
-}
-
 function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapIndex }) {
   const check = useLadderCheck(view.ladder.id);
   const chains = useChains();
   const session = useSession();
-  const client = useQueryClient();
   const navigate = useNavigate();
-  const say = useNotices();
   const eyes = useMemo(() => ({ kind: 'rank' as const, id: rank.id }), [rank.id]);
   const reach = useReach(eyes, true);
   const isHead = session.data?.role === 'HEAD';
@@ -86,50 +66,7 @@ function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapInd
     [reach.data, map],
   );
 
-  const save = async (groups: SyllabusGroup[], done: string, undoable = true) => {
-    const before = rank.syllabus;
-    try {
-      await send(
-        'PUT',
-        `/ladders/${view.ladder.id}/ranks/${rank.id}/syllabus`,
-        { groups },
-        view.tags[rank.id],
-      );
-      await client.invalidateQueries({ queryKey: ['ladders'] });
-      client.invalidateQueries({ queryKey: ['map'] });
-      client.invalidateQueries({ queryKey: ['people'] });
-      say.done(done, undoable ? () => undo(before) : undefined);
-    } catch (error) {
-      say.failed(error);
-      client.invalidateQueries({ queryKey: ['ladders'] });
-    }
-  };
-  const undo = async (before: SyllabusGroup[]) => {
-    try {
-      const fresh = await client.fetchQuery<LadderView[]>({
-        queryKey: ['ladders'],
-        staleTime: 0,
-        queryFn: () => fetchLadders(),
-      });
-      const tag = fresh.find((v) => v.ladder.id === view.ladder.id)?.tags[rank.id];
-      await send('PUT', `/ladders/${view.ladder.id}/ranks/${rank.id}/syllabus`, { groups: before }, tag);
-      client.invalidateQueries({ queryKey: ['ladders'] });
-    } catch (error) {
-      say.failed(error);
-    }
-  };
-  const add = (items: Item[], done: string) => {
-    const last = rank.syllabus.at(-1);
-    const groups =
-      last?.name === 'Added' && last.choose === 0
-        ? [...rank.syllabus.slice(0, -1), { ...last, items: [...last.items, ...items] }]
-        : [...rank.syllabus, { name: 'Added', choose: 0, items }];
-    return save(groups, done);
-  };
-  const mend = (finding: Finding) => {
-    const names = finding.mend.techniques.map((t) => map.technique.get(t)?.name).join(', ');
-    return add(newItems(finding.mend.techniques, rank, map), `${names} added to ${rank.name}.`);
-  };
+  const { save, add, mend } = useSyllabus(view, rank, map);
   const remove = (item: Item) =>
     save(
       rank.syllabus
@@ -223,7 +160,7 @@ function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapInd
                   action={
                     f.mend &&
                     isHead && (
-                      <Button size="compact-md" onClick={() => mend(f)}>
+                      <Button size="compact-md" onClick={() => mend(f.mend)}>
                         Add {f.mend.techniques.map((t) => map.technique.get(t)?.name).join(' and ')} to{' '}
                         {rank.name}
                       </Button>
@@ -243,8 +180,6 @@ function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapInd
     </>
   );
 }
-
-const fetchLadders = async (): Promise<LadderView[]> => (await import('../api/client')).read('/ladders');
 
 export function nameOf(item: Item, map: MapIndex, chains?: ChainView[]): string {
   return (

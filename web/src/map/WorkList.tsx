@@ -1,0 +1,97 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { newId, send } from '../api/client';
+import { type Eyes, type MapIndex, useIgnoredGaps } from '../api/queries';
+import type { Finding, IgnoredGap, LadderView } from '../api/types';
+import { useSyllabus } from '../rank/useSyllabus';
+import { useNotices } from '../ui/Notices';
+import { Loaded } from '../ui/States';
+import { GapSheet } from './GapSheet';
+import type { useLens } from './useLens';
+
+type Props = {
+  map: MapIndex;
+  eyes: Eyes;
+  ladders: LadderView[];
+  shown: ReturnType<typeof useLens>;
+  title: string;
+  isHead: boolean;
+  mend: Finding | null;
+  onMend: (finding: Finding | null) => void;
+  onSelect: (position: string) => void;
+  onClose: () => void;
+};
+
+/** The gaps as work: a mend is taken into the rank's syllabus, or a finding is left for a reason. */
+export function WorkList({
+  map,
+  eyes,
+  ladders,
+  shown,
+  title,
+  isHead,
+  mend,
+  onMend,
+  onSelect,
+  onClose,
+}: Props) {
+  const client = useQueryClient();
+  const say = useNotices();
+  const ignored = useIgnoredGaps(eyes, true);
+  const view = ladders.find((v) => eyes.kind === 'rank' && v.ladder.ranks.some((r) => r.id === eyes.id));
+  const rank = view?.ladder.ranks.find((r) => eyes.kind === 'rank' && r.id === eyes.id);
+  const syllabus = useSyllabus(view, rank, map);
+
+  const listed = () => {
+    client.invalidateQueries({ queryKey: ['map', 'gaps'] });
+    client.invalidateQueries({ queryKey: ['ladders'] });
+  };
+  const listAgain = async (gap: IgnoredGap) => {
+    try {
+      await send('DELETE', `/map/gaps/ignored/${gap.id}`);
+      listed();
+    } catch (error) {
+      say.failed(error);
+    }
+  };
+  const leave = async (finding: Finding, reason: string) => {
+    const { code, position, technique, reaction } = finding;
+    try {
+      const gap = await send<IgnoredGap>('POST', '/map/gaps/ignored', {
+        id: newId('gap'),
+        rank: eyes.kind === 'rank' ? eyes.id : null,
+        student: eyes.kind === 'student' ? eyes.id : null,
+        ...{ code, position, technique, reaction, reason },
+      });
+      listed();
+      say.done('Left as it is, with your reason.', () => listAgain(gap));
+    } catch (error) {
+      say.failed(error);
+    }
+  };
+  return (
+    <Loaded query={shown.gaps}>
+      {(findings) => (
+        <GapSheet
+          map={map}
+          title={title}
+          findings={findings}
+          ignored={ignored.data ?? []}
+          shown={mend}
+          onShow={onMend}
+          onTake={
+            isHead && rank
+              ? (finding) => {
+                  onMend(null);
+                  syllabus.mend(finding.mend);
+                }
+              : undefined
+          }
+          onLeave={isHead ? leave : undefined}
+          onListAgain={isHead ? listAgain : undefined}
+          onSelect={onSelect}
+          onClose={onClose}
+        />
+      )}
+    </Loaded>
+  );
+}

@@ -1,0 +1,24 @@
+import type { Eyes } from '../api/queries';
+import type { LadderView, RosterRow } from '../api/types';
+
+/** "rank:green", "student:orla", or the club. */
+export function eyesOf(text: string): Eyes {
+  const [kind, id] = text.split(':');
+  return kind === 'rank' || kind === 'student' ? { kind, id } : { kind: 'club' };
+}
+
+/** Through whose eyes the map can be looked at. */
+export const eyeOptions = (ladders: LadderView[], roster: RosterRow[]) => [
+  { group: 'Club', items: [{ value: 'club', label: 'The whole club' }] },
+  ...ladders.map((view) => ({
+    group: view.ladder.name,
+    items: view.ladder.ranks.map((rank) => ({
+      value: `rank:${rank.id}`,
+      label: `${rank.name}, ${view.ladder.name.toLowerCase()}`,
+    })),
+  })),
+  {
+    group: 'Students',
+    items: roster.map((row) => ({ value: `student:${row.student.id}`, label: row.student.name })),
+  },
+];

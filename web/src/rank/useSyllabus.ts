@@ -1,0 +1,75 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { read, send } from '../api/client';
+import type { MapIndex } from '../api/queries';
+import type { Item, LadderView, Mend, Rank, SyllabusGroup } from '../api/types';
+import { useNotices } from '../ui/Notices';
+
+/** Items a mend adds, with ids that no item of the ladder has yet. */
+function itemsFor(techniques: string[], rank: Rank, map: MapIndex): Item[] {
+  return techniques.map((ref) => ({
+    id: `${rank.id}-${ref}-${Math.random().toString(36).slice(2, 7)}`,
+    kind: 'TECHNIQUE',
+    ref,
+    words: null as unknown as string,
+    version: null as unknown as string,
+    standard: 'SHOWN',
+    sides: map.technique.get(ref)?.sided ? 'BOTH' : 'EITHER',
+    role: 'PERFORMER',
+    count: 0,
+    stripe: 0,
+  }));
+}
+
+/** Changes what a rank asks for; each change can be undone from its notice. */
+export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined, map: MapIndex) {
+  const client = useQueryClient();
+  const say = useNotices();
+  const path = `/ladders/${view?.ladder.id}/ranks/${rank?.id}/syllabus`;
+
+  const changed = async () => {
+    await client.invalidateQueries({ queryKey: ['ladders'] });
+    client.invalidateQueries({ queryKey: ['map'] });
+    client.invalidateQueries({ queryKey: ['people'] });
+  };
+  const undo = async (before: SyllabusGroup[]) => {
+    try {
+      const fresh = await client.fetchQuery<LadderView[]>({
+        queryKey: ['ladders'],
+        staleTime: 0,
+        queryFn: () => read('/ladders'),
+      });
+      const tag = fresh.find((v) => v.ladder.id === view?.ladder.id)?.tags[rank?.id ?? ''];
+      await send('PUT', path, { groups: before }, tag);
+      await changed();
+    } catch (error) {
+      say.failed(error);
+    }
+  };
+  const save = async (groups: SyllabusGroup[], done: string) => {
+    if (!view || !rank) return;
+    const before = rank.syllabus;
+    try {
+      await send('PUT', path, { groups }, view.tags[rank.id]);
+      await changed();
+      say.done(done, () => undo(before));
+    } catch (error) {
+      say.failed(error);
+      client.invalidateQueries({ queryKey: ['ladders'] });
+    }
+  };
+  const add = (items: Item[], done: string) => {
+    if (!rank) return Promise.resolve();
+    const last = rank.syllabus.at(-1);
+    const groups =
+      last?.name === 'Added' && last.choose === 0
+        ? [...rank.syllabus.slice(0, -1), { ...last, items: [...last.items, ...items] }]
+        : [...rank.syllabus, { name: 'Added', choose: 0, items }];
+    return save(groups, done);
+  };
+  const mend = (taken: Mend) => {
+    if (!rank) return Promise.resolve();
+    const names = taken.techniques.map((t) => map.technique.get(t)?.name).join(', ');
+    return add(itemsFor(taken.techniques, rank, map), `${names} added to ${rank.name}.`);
+  };
+  return { save, add, mend };
+}

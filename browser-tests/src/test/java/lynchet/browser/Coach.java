@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.Base64;
 import java.util.List;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
 import org.openqa.selenium.Keys;
@@ -22,6 +26,9 @@ import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.logging.LogEntry;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.logging.LoggingPreferences;
+import org.openqa.selenium.print.PageSize;
+import org.openqa.selenium.print.PrintOptions;
+import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Somebody at the real interface in a headless browser, with a keyboard or with a finger. */
@@ -160,9 +167,58 @@ final class Coach implements AutoCloseable {
     }
 
     void signIn(String account) {
+        signIn(account, "saltmarsh");
+    }
+
+    void signIn(String account, String password) {
         type(see("input[autocomplete=username]"), account);
-        type(see("input[autocomplete=current-password]"), "saltmarsh", Keys.ENTER);
+        type(see("input[autocomplete=current-password]"), password, Keys.ENTER);
         see("nav[aria-label=Sections]");
+    }
+
+    /** Begins a new club as head coach "anna" with the password "long enough". */
+    void begin(String code, String choice) {
+        type(field("Code"), code);
+        type(field("Name of the club"), "Test Club");
+        new Select(see("select")).selectByValue(choice);
+        type(see("input[autocomplete=username]"), "anna");
+        type(see("input[autocomplete=new-password]"), "long enough", Keys.ENTER);
+        see("nav[aria-label=Sections]");
+    }
+
+    /** The field with this label. */
+    WebElement field(String label) {
+        return see(By.xpath("//label[starts-with(normalize-space(.), \"" + label
+                + "\")]/following::*[self::input or self::textarea][1]"));
+    }
+
+    /** Presses an element wherever it stands on a page that scrolls, or under something that floats over it. */
+    void press(String css) {
+        driver.executeScript("arguments[0].click()", see(css));
+    }
+
+    /** Sends text to the server as the signed-in person would; the answer's text. */
+    String post(String path, String body) {
+        return (String) async("""
+                fetch(arguments[0], { method: 'POST', body: arguments[1], headers: { 'Content-Type': 'application/json',
+                  'X-XSRF-TOKEN': document.cookie.match(/XSRF-TOKEN=([^;]*)/)[1] } })
+                  .then((answer) => answer.text()).then(arguments[2]);
+                """, path, body);
+    }
+
+    /** Runs a script that calls its last argument when it is done. */
+    Object async(String script, Object... arguments) {
+        return driver.executeAsyncScript(script, arguments);
+    }
+
+    /** How many pages this screen takes on paper. */
+    int printedPages() {
+        PrintOptions options = new PrintOptions();
+        options.setPageSize(new PageSize(29.7, 21.0));
+        String pdf =
+                new String(Base64.getDecoder().decode(driver.print(options).getContent()), StandardCharsets.ISO_8859_1);
+        Matcher page = Pattern.compile("/Type\\s*/Page[^s]").matcher(pdf);
+        return (int) page.results().count();
     }
 
     Object script(String script) {

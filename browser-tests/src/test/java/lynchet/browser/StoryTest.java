@@ -50,7 +50,7 @@ class StoryTest {
             coach.seeAt("at=" + best);
             coach.type(coach.see("[data-plot=" + best + "]"), "r");
             coach.see("h2", "Routes from");
-            coach.see("button", "all taught at");
+            coach.see("th", "all taught at");
         }
     }
 

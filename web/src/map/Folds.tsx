@@ -56,6 +56,7 @@ export function Folds({ terraces, width, onUnfold, onFold }: Props) {
           width: grade - 10,
         }}
         data-bin={`${stage} ${bin.control}`}
+        tabIndex={-1}
         onClick={() => onUnfold(stage)}
       >
         <strong>{bin.n}</strong>

@@ -76,13 +76,6 @@ export function Hillside(props: Props) {
     onSelect(id);
     plotRefs.current.get(id)?.focus();
   };
-  // Whoever comes back to the hill, or walked to a plot that was folded away, goes on from that plot.
-  const isThere = selected !== null && hill.plots.has(selected);
-  useEffect(() => {
-    const nowhere = document.activeElement === document.body || document.activeElement === null;
-    if (isThere && selected && nowhere) plotRefs.current.get(selected)?.focus({ preventScroll: true });
-  }, [isThere, selected]);
-
   const onKey = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const focused = (document.activeElement as HTMLElement)?.dataset.plot;
@@ -107,6 +100,13 @@ export function Hillside(props: Props) {
   const mirror = selected ? map.counterpart(selected) : null;
   const shown = [...hill.plots.values()].filter((plot) => !signs?.hidden?.has(plot.id));
   const first = selected && hill.plots.has(selected) ? selected : firstOf(hill.rows, signs?.hidden);
+  // Whoever comes back to the hill, walks to a plot that was folded away or opens a terrace goes on from there.
+  const isThere = selected !== null && hill.plots.has(selected);
+  useEffect(() => {
+    const nowhere = document.activeElement === document.body || document.activeElement === null;
+    if ((isThere || unfolded) && first && nowhere)
+      plotRefs.current.get(first)?.focus({ preventScroll: true });
+  }, [isThere, unfolded, first]);
   return (
     // biome-ignore lint/a11y/useSemanticElements: a group of plots that share one tab stop
     <div ref={ref} className={classes.hill} role="group" aria-label="Hillside" onKeyDown={onKey}>

@@ -1,10 +1,11 @@
 import { Link } from 'react-router';
-import { type MapIndex, useChains, useLadders } from '../../api/queries';
-import type { ChainStep, Fault, TechniqueCard } from '../../api/types';
+import type { MapIndex } from '../../api/queries';
+import type { Fault, TechniqueCard } from '../../api/types';
 import { Glyph } from '../../ui/glyphs';
-import { percent, plain } from '../../ui/words';
+import { plain } from '../../ui/words';
 import { Dial } from '../Dial';
 import classes from './TechniquePage.module.css';
+import { WhereUsed } from './WhereUsed';
 
 type Props = {
   map: MapIndex;
@@ -173,71 +174,6 @@ function Names({ map, title, ids }: { map: MapIndex; title: string; ids: string[
         {ids.map((id) => (
           <li key={id}>
             <Link to={`/map/techniques/${id}`}>{map.technique.get(id)?.name ?? id}</Link>
-          </li>
-        ))}
-      </ul>
-    </>
-  );
-}
-
-const usesLink = (step: ChainStep | null, links: Set<string>): boolean =>
-  step !== null && (links.has(step.link) || step.next.some((turn) => usesLink(turn.step, links)));
-
-/** Uses place by place: the likeliest of them, and the reactions that it answers there. */
-function usesByPosition(uses: TechniqueCard['uses']) {
-  const places = new Map<string, TechniqueCard['uses']>();
-  for (const use of uses) places.set(use.from, [...(places.get(use.from) ?? []), use]);
-  return [...places].map(([from, here]) => ({
-    from,
-    best: here.reduce((a, b) => (b.chance.estimate > a.chance.estimate ? b : a)),
-    whens: here.flatMap((use) => (use.when ? [use.when] : [])),
-  }));
-}
-
-/** Positions with how often it works from there, chains, and the ranks that teach it. */
-function WhereUsed({ map, card }: { map: MapIndex; card: TechniqueCard }) {
-  const chains = useChains();
-  const ladders = useLadders();
-  const links = new Set(card.uses.map((use) => use.link));
-  const inChains = (chains.data ?? []).filter(({ chain }) => !chain.retired && usesLink(chain.first, links));
-  const ranks = (ladders.data ?? []).flatMap((view) => {
-    const rank = view.ladder.ranks.find((r) => r.id === view.taughtAt[card.technique.id]);
-    return rank ? [{ ladder: view.ladder, rank }] : [];
-  });
-  return (
-    <>
-      {card.uses.length > 0 && <h2>Used from</h2>}
-      <ul className={classes.uses}>
-        {usesByPosition(card.uses).map(({ from, best, whens }) => (
-          <li key={from}>
-            <Link to={`/map?at=${from}`}>{map.position.get(from)?.name}</Link>
-            <span className={classes.chance} title={`${best.chance.tries} tries in logged rounds`}>
-              {percent(best.chance.estimate)}
-              <span className="quiet"> {best.chance.tries === 0 ? 'usual' : `of ${best.chance.tries}`}</span>
-            </span>
-            {whens.length > 0 && (
-              <span className={`quiet ${classes.whens}`}>
-                if {whens.map((when) => map.reaction.get(when)?.text).join('; if ')}
-              </span>
-            )}
-          </li>
-        ))}
-      </ul>
-      {inChains.length > 0 && <h2>In chains</h2>}
-      <ul>
-        {inChains.map(({ chain }) => (
-          <li key={chain.id}>
-            <Link to={`/chains/${chain.id}`}>{chain.name}</Link>
-          </li>
-        ))}
-      </ul>
-      {ranks.length > 0 && <h2>Taught at</h2>}
-      <ul>
-        {ranks.map(({ ladder, rank }) => (
-          <li key={ladder.id}>
-            <Link to={`/ranks/${ladder.id}/${rank.id}`}>
-              {rank.name}, {ladder.name.toLowerCase()}
-            </Link>
           </li>
         ))}
       </ul>

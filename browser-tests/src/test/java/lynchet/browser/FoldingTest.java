@@ -65,7 +65,7 @@ class FoldingTest {
                 wrong.put(stage + " open", overlaps(coach));
                 List<?> here = ids(coach);
                 plots += here.size();
-                for (int i = 0; i < here.size(); i += 1 + here.size() / 4) {
+                for (int i = 0; i < here.size(); i += 1 + here.size() / 3) {
                     coach.press("[data-plot=" + here.get(i) + "]");
                     coach.see("[data-sheet='" + here.get(i) + "'] h3");
                     wrong.put(stage + " with " + here.get(i), overlaps(coach));

@@ -111,6 +111,12 @@ class MapTest {
         "/api/map/gaps?student=nobody, 404, NOT_FOUND",
         "/api/map/gaps?ruleset=none, 404, NOT_FOUND",
         "/api/map/gaps?against=giants, 422, AGAINST",
+        "/api/map/history?kind=mark&id=x, 422, HISTORY_KIND",
+        "/api/map/changes?since=yesterday, 400, NOT_READABLE",
+        "/api/map/changes, 400, NOT_READABLE",
+        "/api/map/legal?jacket=SILK, 400, NOT_READABLE",
+        "/api/map/suggestions?from=nowhere, 404, NOT_FOUND",
+        "/api/map/suggestions?from=turtle&technique=none, 404, NOT_FOUND",
         "/api/map/gaps?rank=white&student=orla-fenwick, 422, EYES",
     })
     void aBadQuestionGetsAClearAnswer(String path, int status, String code) {

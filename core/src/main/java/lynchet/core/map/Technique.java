@@ -74,35 +74,22 @@ public record Technique(
 
     /** The same technique, retired. */
     public Technique asRetired() {
-        return new Technique(
-                id,
-                name,
-                aliases,
-                family,
-                group,
-                jacket,
-                sided,
-                directions,
-                summary,
-                steps,
-                signs,
-                faults,
-                versions,
-                houseVersion,
-                prerequisites,
-                receiverFalls,
-                carriesOverTo,
-                hazards,
-                soloForm,
-                tags,
-                learn,
-                master,
-                true);
+        return copy(prerequisites, receiverFalls, carriesOverTo, faults, versions, true);
     }
 
     /** The same technique pointing at other techniques, with other faults and versions. */
     public Technique pointing(
             List<String> before, List<String> falls, List<String> carries, List<Fault> seen, List<Version> ways) {
+        return copy(before, falls, carries, seen, ways, retired);
+    }
+
+    private Technique copy(
+            List<String> before,
+            List<String> falls,
+            List<String> carries,
+            List<Fault> seen,
+            List<Version> ways,
+            boolean isRetired) {
         return new Technique(
                 id,
                 name,
@@ -126,6 +113,6 @@ public record Technique(
                 tags,
                 learn,
                 master,
-                retired);
+                isRetired);
     }
 }

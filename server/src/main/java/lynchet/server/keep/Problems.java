@@ -7,6 +7,7 @@ import lynchet.core.map.NotWellFormed;
 import lynchet.format.ArchiveRefused;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -14,9 +15,11 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 
@@ -100,6 +103,30 @@ class Problems extends ResponseEntityExceptionHandler {
         }
         ProblemDetail problem = problem(HttpStatus.BAD_REQUEST, code, where, sentence(sentence));
         return ResponseEntity.badRequest().body(problem);
+    }
+
+    /** A parameter that is missing or cannot be read is named, like every other bad input. */
+    @Override
+    protected ResponseEntity<Object> handleMissingServletRequestParameter(
+            MissingServletRequestParameterException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return ResponseEntity.badRequest()
+                .body(problem(
+                        HttpStatus.BAD_REQUEST,
+                        "NOT_READABLE",
+                        e.getParameterName(),
+                        "Say " + e.getParameterName() + " too."));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleTypeMismatch(
+            TypeMismatchException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String name = e instanceof MethodArgumentTypeMismatchException argument ? argument.getName() : null;
+        return ResponseEntity.badRequest()
+                .body(problem(
+                        HttpStatus.BAD_REQUEST,
+                        "NOT_READABLE",
+                        name,
+                        "“" + e.getValue() + "” cannot be read as " + (name == null ? "this" : name) + "."));
     }
 
     private static ProblemDetail breaches(List<Breach> breaches) {

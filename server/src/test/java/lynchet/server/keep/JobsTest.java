@@ -1,0 +1,88 @@
+package lynchet.server.keep;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.atomic.AtomicBoolean;
+import lynchet.server.keep.Jobs.JobView;
+import lynchet.server.keep.Jobs.State;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+class JobsTest {
+
+    private final Jobs jobs = new Jobs(new Problems());
+
+    @AfterEach
+    void stop() {
+        jobs.stop();
+    }
+
+    /** Jobs run one after the other, so whatever came before this one has ended. */
+    private void untilDone() throws InterruptedException {
+        CountDownLatch last = new CountDownLatch(1);
+        jobs.start("last", progress -> {
+            last.countDown();
+            return null;
+        });
+        last.await();
+    }
+
+    private JobView now(JobView job) {
+        return jobs.find(job.id()).orElseThrow();
+    }
+
+    @Test
+    void whatIsDoneSaysWhatCameOfIt() throws InterruptedException {
+        JobView job = jobs.start("count", progress -> {
+            progress.at("counting", 3, 3);
+            return "three";
+        });
+        untilDone();
+        assertThat(now(job).state()).isEqualTo(State.DONE);
+        assertThat(now(job).result()).isEqualTo("three");
+    }
+
+    @Test
+    void whatFailsSaysWhyAndTheNextOneRuns() throws InterruptedException {
+        JobView job = jobs.start("break", progress -> {
+            throw Refusal.bad("BAD_LINE", "line 3", "Line 3 is bad.");
+        });
+        untilDone();
+        assertThat(now(job).state()).isEqualTo(State.FAILED);
+        assertThat(now(job).problem().getDetail()).isEqualTo("Line 3 is bad.");
+        assertThat(now(job).problem().getProperties()).containsEntry("code", "BAD_LINE");
+    }
+
+    @Test
+    void whatIsCancelledStopsAtItsNextStep() throws InterruptedException {
+        CountDownLatch begun = new CountDownLatch(1);
+        CountDownLatch cancelled = new CountDownLatch(1);
+        AtomicBoolean wentOn = new AtomicBoolean();
+        JobView job = jobs.start("long", progress -> {
+            begun.countDown();
+            await(cancelled);
+            progress.at("next", 1, 2);
+            wentOn.set(true);
+            return null;
+        });
+        JobView waiting = jobs.start("behind", progress -> wentOn.getAndSet(true));
+        begun.await();
+        jobs.cancel(job.id());
+        jobs.cancel(waiting.id());
+        cancelled.countDown();
+        untilDone();
+        assertThat(now(job).state()).isEqualTo(State.CANCELLED);
+        assertThat(now(waiting).state()).isEqualTo(State.CANCELLED);
+        assertThat(wentOn).isFalse();
+        assertThat(jobs.cancel("nothing")).isEmpty();
+    }
+
+    private static void await(CountDownLatch latch) {
+        try {
+            latch.await();
+        } catch (InterruptedException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

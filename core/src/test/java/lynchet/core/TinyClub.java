@@ -33,7 +33,7 @@ import lynchet.core.term.Term;
 import lynchet.core.words.Word;
 
 /** The smallest club that has one sound thing of each kind; tests change one of them. */
-final class TinyClub {
+public final class TinyClub {
 
     static final LocalDate DAY = LocalDate.of(2026, 3, 2);
     static final Instant AT = Instant.parse("2026-03-02T18:30:00Z");
@@ -114,27 +114,14 @@ final class TinyClub {
     }
 
     static Student student(String id, String card, String rank) {
+        return student(id, card, List.of(new HeldRank("adult", rank, 0, DAY)));
+    }
+
+    /** Every other part of a student is left out. */
+    public static Student student(String id, String card, List<HeldRank> ranks) {
         return new Student(
-                id,
-                id,
-                null,
-                card,
-                null,
-                DAY,
-                null,
-                null,
-                null,
-                null,
-                null,
-                List.of(new HeldRank("adult", rank, 0, DAY)),
-                null,
-                0,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+                id, id, null, card, null, DAY, null, null, null, null, null, ranks, null, 0, null, null, null, null,
+                null, null);
     }
 
     static TrainingClass trained(String id, String track, String technique) {

@@ -26,15 +26,20 @@ final class GettingThere {
     private final MoveGraph graph;
     private final Purse purse;
     private final int cap;
+    private final int mostAtOneState;
     private final PriorityQueue<Way> open = new PriorityQueue<>(CHEAPEST);
     private final List<List<Way>> settled = new ArrayList<>();
     private int steps;
 
-    /** @param cap ways after which it is given up */
-    GettingThere(MoveGraph graph, Reach reach, Purse purse, int cap) {
+    /**
+     * @param cap ways after which it is given up
+     * @param mostAtOneState ways kept at each state; 1: the first, so that it ends soon and may miss a cheaper one
+     */
+    GettingThere(MoveGraph graph, Reach reach, Purse purse, int cap, int mostAtOneState) {
         this.graph = graph;
         this.purse = purse;
         this.cap = cap;
+        this.mostAtOneState = mostAtOneState;
         for (int state = 0; state < graph.states(); state++) {
             settled.add(new ArrayList<>(1));
             if (reach.reachedState(state)) {
@@ -62,23 +67,27 @@ final class GettingThere {
     Way next() {
         Way way = open.poll();
         steps++;
-        List<Way> here = settled.get(way.state());
-        if (here.stream().anyMatch(other -> isPart(other.bought(), way.bought()))) {
+        if (!isWorthKeeping(way.state(), way.bought())) {
             return null;
         }
-        here.add(way);
+        settled.get(way.state()).add(way);
         for (int move = graph.firstMove[way.state()]; move < graph.firstMove[way.state() + 1]; move++) {
             int to = graph.target[move];
             if (to < 0) {
                 continue;
             }
             BitSet bought = purse.buy(way.bought(), move);
-            if (bought != null && settled.get(to).stream().noneMatch(other -> isPart(other.bought(), bought))) {
+            if (bought != null && isWorthKeeping(to, bought)) {
                 int cost = bought == way.bought() ? way.cost() : purse.cost(bought);
                 open.add(new Way(to, bought, cost, way.moves() + 1, way, move));
             }
         }
         return way;
+    }
+
+    private boolean isWorthKeeping(int state, BitSet bought) {
+        List<Way> here = settled.get(state);
+        return here.size() < mostAtOneState && here.stream().noneMatch(other -> isPart(other.bought(), bought));
     }
 
     private static boolean isPart(BitSet part, BitSet whole) {

@@ -24,6 +24,7 @@ public final class SmallestMend {
     private final Ways ways;
     private final Reach reach;
     private final GettingThere gettingThere;
+    private GettingThere anyWayThere;
 
     public SmallestMend(MoveGraph graph, Knowledge knowledge) {
         this(graph, knowledge, CAP);
@@ -34,7 +35,7 @@ public final class SmallestMend {
         this.purse = new Purse(graph, knowledge);
         this.ways = new Ways(graph);
         this.reach = Reach.of(graph, knowledge);
-        this.gettingThere = new GettingThere(graph, reach, purse, cap);
+        this.gettingThere = new GettingThere(graph, reach, purse, cap, Integer.MAX_VALUE);
     }
 
     /** The mend of one finding alone. */
@@ -53,8 +54,12 @@ public final class SmallestMend {
     public Optional<Mend> of(Finding finding) {
         return switch (finding.code()) {
             case NO_ANSWER, NO_ESCAPE, NO_WAY_IN -> {
-                Found found = search(finding);
-                yield Optional.ofNullable(found.end()).map(end -> describe(end, found.isCheapest()));
+                Found found = search(finding, gettingThere);
+                if (found.end() == null && !found.isCheapest()) {
+                    found = new Found(search(finding, anyWayThere()).end(), false);
+                }
+                boolean isCheapest = found.isCheapest();
+                yield Optional.ofNullable(found.end()).map(end -> describe(end, isCheapest));
             }
             case ONE_ANSWER,
                     OPEN_REACTION,
@@ -74,7 +79,7 @@ public final class SmallestMend {
      * nothing bought on the way is the least it can cost from there: a state that is dearer than the best known end is
      * not waited for.
      */
-    private Found search(Finding finding) {
+    private Found search(Finding finding, GettingThere there) {
         GettingThere.Way best = null;
         int[] atLeast = new int[graph.states()];
         BitSet starts = new BitSet();
@@ -94,17 +99,17 @@ public final class SmallestMend {
             }
         }
         for (int state = starts.nextSetBit(0); state >= 0; state = starts.nextSetBit(state + 1)) {
-            for (GettingThere.Way there : gettingThere.to(state)) {
-                best = cheaper(best, ending(finding, there, best));
+            for (GettingThere.Way way : there.to(state)) {
+                best = cheaper(best, ending(finding, way, best));
             }
         }
-        while (mayBeCheaper(starts, atLeast, costOf(best))) {
-            if (gettingThere.isGivenUp()) {
+        while (there.nextCost() < costOf(best) && mayBeCheaper(starts, atLeast, costOf(best))) {
+            if (there.isGivenUp()) {
                 return new Found(best, false);
             }
-            GettingThere.Way there = gettingThere.next();
-            if (there != null && starts.get(there.state())) {
-                best = cheaper(best, ending(finding, there, best));
+            GettingThere.Way way = there.next();
+            if (way != null && starts.get(way.state())) {
+                best = cheaper(best, ending(finding, way, best));
             }
         }
         return new Found(best, true);
@@ -116,8 +121,16 @@ public final class SmallestMend {
         return end == null ? Integer.MAX_VALUE : end.cost();
     }
 
-    private boolean mayBeCheaper(BitSet starts, int[] atLeast, int best) {
-        return gettingThere.nextCost() < best && starts.stream().anyMatch(state -> atLeast[state] < best);
+    /** One way to each state, for findings whose cheapest mend is too far to be looked for. */
+    private GettingThere anyWayThere() {
+        if (anyWayThere == null) {
+            anyWayThere = new GettingThere(graph, reach, purse, Integer.MAX_VALUE, 1);
+        }
+        return anyWayThere;
+    }
+
+    private static boolean mayBeCheaper(BitSet starts, int[] atLeast, int best) {
+        return starts.stream().anyMatch(state -> atLeast[state] < best);
     }
 
     private static GettingThere.Way cheaper(GettingThere.Way a, GettingThere.Way b) {

@@ -65,6 +65,62 @@ class SmallestMendTest {
     }
 
     @Test
+    void givenUpItIsStillAMendAndSaysThatItIsNotSurelyTheCheapest() {
+        MoveGraph graph = new TinyMap()
+                .pair("x", Stage.GRIPPED, 0)
+                .pair("y", Stage.GRIPPED, 0)
+                .cost("a", 2)
+                .cost("b", 3)
+                .link("s-x", "s", "a", "x")
+                .link("x-y", "x", "b", "y")
+                .link("end", "y", "goal", "s")
+                .graph();
+        Knowledge knowledge = Knowledge.sameLevel(graph, Set.of("goal"));
+        Mend cheap = new SmallestMend(graph, knowledge, 1).of(noWayIn("goal")).orElseThrow();
+        assertThat(cheap.techniques()).containsExactly("a", "b");
+        assertThat(cheap.cheapest()).isFalse();
+        assertThat(cheap.walk()).containsExactly("s", "x", "y", "s");
+        assertThat(new SmallestMend(graph, knowledge)
+                        .of(noWayIn("goal"))
+                        .orElseThrow()
+                        .cheapest())
+                .isTrue();
+    }
+
+    @Test
+    void ofTwoThatCostTheSameTheShorterWayIsShown() {
+        MoveGraph graph = new TinyMap()
+                .pair("x", Stage.GRIPPED, 0)
+                .pair("t", Stage.GRIPPED, 0)
+                .cost("a", 2)
+                .link("s-x", "s", "a", "x")
+                .link("x-t", "x", "a", "t")
+                .link("s-t", "s", "a", "t")
+                .link("end", "t", "goal", "s")
+                .graph();
+        Knowledge knowledge = Knowledge.sameLevel(graph, Set.of("goal"));
+        assertThat(SmallestMend.of(graph, knowledge, noWayIn("goal"))
+                        .orElseThrow()
+                        .walk())
+                .containsExactly("s", "t", "s");
+    }
+
+    @Test
+    void oneSearchAnswersEveryFindingLikeOneOfItsOwn() {
+        MoveGraph graph = MoveGraph.from(TinyMap.random(42).map(), List.of("s"));
+        Set<String> known = Set.of("t0", "t3");
+        Knowledge knowledge = Knowledge.sameLevel(graph, known);
+        List<Finding> gaps = TinyMap.gaps(graph, known);
+        List<Finding> mended = new SmallestMend(graph, knowledge).mended(gaps);
+        for (int i = 0; i < gaps.size(); i++) {
+            Mend alone = gaps.get(i).severity() < 3
+                    ? null
+                    : SmallestMend.of(graph, knowledge, gaps.get(i)).orElse(null);
+            assertThat(mended.get(i)).isEqualTo(gaps.get(i).with(alone));
+        }
+    }
+
+    @Test
     void noMendWhereTheMapOffersNone() {
         MoveGraph graph = new TinyMap()
                 .pair("p", Stage.LEGS_CLEARED, 2)

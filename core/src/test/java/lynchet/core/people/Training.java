@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
+import lynchet.core.TinyClub;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Role;
@@ -70,27 +71,7 @@ final class Training {
     }
 
     PracticeLog log() {
-        Student ana = new Student(
-                "ana",
-                "Ana Test",
-                null,
-                null,
-                null,
-                LocalDate.EPOCH,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+        Student ana = TinyClub.student("ana", null, List.of());
         return PracticeLog.of(new StudentRecord(ana, classes, practice, marks));
     }
 }

@@ -192,6 +192,13 @@ final class Coach implements AutoCloseable {
                 + "\")]/following::*[self::input or self::textarea][1]"));
     }
 
+    /** Types into a field that offers something and takes what is wanted. */
+    void choose(String label, String text, String wanted) {
+        field(label).sendKeys(text);
+        see("div[@role='option']", wanted);
+        field(label).sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
+    }
+
     /** Presses an element wherever it stands on a page that scrolls, or under something that floats over it. */
     void press(String css) {
         driver.executeScript("arguments[0].click()", see(css));

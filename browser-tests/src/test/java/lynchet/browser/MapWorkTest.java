@@ -175,9 +175,7 @@ class MapWorkTest {
             coach.signIn("head");
             coach.go("/map?at=half-guard-bottom");
             coach.use("button", "Add something to do here");
-            coach.field("Technique").sendKeys("pendulum");
-            coach.see("div[@role='option']", "Pendulum sweep");
-            coach.field("Technique").sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
+            coach.choose("Technique", "pendulum", "Pendulum sweep");
             coach.use("button", "Save");
             assertThat(coach.see("[role=alert]").getText()).contains("Not saved");
             coach.field("Leads to").sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
@@ -198,9 +196,7 @@ class MapWorkTest {
             coach.go("/map/techniques/double-ankle-sweep");
             coach.see("article h2");
             coach.use("button", "Merge");
-            coach.field("The one that stays").sendKeys("pendulum");
-            coach.see("div[@role='option']", "Pendulum sweep");
-            coach.field("The one that stays").sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
+            coach.choose("The one that stays", "pendulum", "Pendulum sweep");
             coach.see("li", "links");
             coach.nothingIsWrongHere();
             coach.use("button", "Merge into Pendulum sweep");

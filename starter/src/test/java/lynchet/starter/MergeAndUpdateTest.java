@@ -90,23 +90,13 @@ class MergeAndUpdateTest {
                 edited(LIBRARY, "\"name\" : \"Rear choke\"", "\"name\" : \"Rear choke, mine\""),
                 "\"name\" : \"Sprawl\"",
                 "\"name\" : \"Sprawl, mine\"");
-        mine = new Club(
+        mine = Club.teaching(
                 mine.name(),
                 mine.map(),
                 mine.chains(),
                 mine.ladders(),
                 mine.words().stream().filter(w -> !w.id().equals("uke")).toList(),
-                mine.drills(),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+                mine.drills());
         assertThat(LibraryUpdate.between(mine, newer, taken, Json::write))
                 .extracting(Difference::key, Difference::who)
                 .containsExactlyInAnyOrder(

@@ -77,7 +77,7 @@ function MapScreen({ whole }: { whole: MapIndex }) {
   const table = useDecisionTable(selected, shown.ruleset);
   const routes = useRoutes(eyes, selected, to, shown.ruleset);
   const [chosenRoute, setChosenRoute] = useState(0);
-  const [open, setOpen] = useState<'gaps' | 'new' | null>(null);
+  const [gapsOpen, setGapsOpen] = useState(false);
   const [only, setOnly] = useState<string | null>(null);
   const [editing, setEditing] = useState<Editing | null>(null);
   const [mend, setMend] = useState<Finding | null>(null);
@@ -97,7 +97,7 @@ function MapScreen({ whole }: { whole: MapIndex }) {
       return next;
     });
   const select = (id: string | null) => {
-    setOpen(null);
+    setGapsOpen(false);
     setEditing(null);
     setMend(null);
     setChosenRoute(0);
@@ -114,7 +114,8 @@ function MapScreen({ whole }: { whole: MapIndex }) {
   /** Something but the bare hill is asked for, so the bar that says what stays. */
   const isAsked = eyes.kind !== 'club' || lens.lens !== null || lens.rules !== null;
   /** A list stands beside the whole hill, which then takes the rows that its width needs. */
-  const isListed = !selected && (open !== null || lens.lens === 'changes' || lens.versus !== null);
+  const isListed =
+    !selected && (gapsOpen || editing !== null || lens.lens === 'changes' || lens.versus !== null);
   const signs = {
     soil: shown.soil,
     worst: shown.worst,
@@ -149,20 +150,14 @@ function MapScreen({ whole }: { whole: MapIndex }) {
             variant="default"
             onClick={() => {
               select(null);
-              setOpen('gaps');
+              setGapsOpen(true);
             }}
           >
             {count(shown.gaps.data.length, 'finding', 'findings')}
           </Button>
         )}
         {isHead && !selected && !isPhone && (
-          <Button
-            variant="default"
-            onClick={() => {
-              setOpen('new');
-              setEditing({ what: 'position', pair: null });
-            }}
-          >
+          <Button variant="default" onClick={() => setEditing({ what: 'position', pair: null })}>
             Add a position
           </Button>
         )}
@@ -205,13 +200,13 @@ function MapScreen({ whole }: { whole: MapIndex }) {
             title,
             isHead,
           }}
-          {...{ open, editing, mend, chosenRoute }}
+          {...{ gapsOpen, editing, mend, chosenRoute }}
           onEdit={setEditing}
           onMend={setMend}
           onRoute={setChosenRoute}
           onSelect={select}
           onClose={() => {
-            setOpen(null);
+            setGapsOpen(false);
             setMend(null);
           }}
           onChange={change}

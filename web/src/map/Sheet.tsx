@@ -24,7 +24,7 @@ type Props = {
   shown: ReturnType<typeof useLens>;
   title: string;
   isHead: boolean;
-  open: 'gaps' | 'new' | null;
+  gapsOpen: boolean;
   editing: Editing | null;
   mend: Finding | null;
   chosenRoute: number;
@@ -44,21 +44,8 @@ export function Sheet(props: Props) {
 }
 
 function which(props: Props) {
-  const {
-    map,
-    selected,
-    to,
-    ladders,
-    eyes,
-    lens,
-    shown,
-    open,
-    editing,
-    onEdit,
-    onSelect,
-    onClose,
-    onChange,
-  } = props;
+  const { map, selected, to, ladders, eyes, lens, shown, gapsOpen, editing, onEdit, onSelect, onChange } =
+    props;
   if (editing)
     return (
       <EditSheet
@@ -67,18 +54,14 @@ function which(props: Props) {
         at={selected ?? ''}
         onDone={(position) => {
           onEdit(null);
-          onClose();
           if (position && !selected) onSelect(position);
         }}
-        onCancel={() => {
-          onEdit(null);
-          onClose();
-        }}
+        onCancel={() => onEdit(null)}
       />
     );
   if (selected !== null)
     return to !== null ? <Routes {...props} from={selected} to={to} /> : <Table {...props} />;
-  if (open === 'gaps') return <WorkList {...props} />;
+  if (gapsOpen) return <WorkList {...props} />;
   if (lens.lens === 'changes')
     return (
       <ChangesSheet

@@ -8,9 +8,9 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.MapData;
-import lynchet.core.map.MoveGraph;
 import lynchet.core.map.Stage;
 import lynchet.core.map.Technique;
+import lynchet.core.walk.MoveGraph;
 import lynchet.format.Json;
 import lynchet.starter.StarterLibrary;
 

@@ -1,6 +1,7 @@
 package lynchet.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -24,5 +25,10 @@ class CoreStandsAloneTest {
         noClasses().should().callMethod(java.time.LocalDate.class, "now").check(core);
         noClasses().should().callMethod(java.time.Instant.class, "now").check(core);
         noClasses().should().callMethod(Math.class, "random").check(core);
+    }
+
+    @Test
+    void itsPackagesFormNoCycle() {
+        slices().matching("lynchet.core.(*)..").should().beFreeOfCycles().check(core);
     }
 }

@@ -1,7 +1,7 @@
 package lynchet.format;
 
 import java.util.List;
-import lynchet.core.map.Breach;
+import lynchet.core.rule.Breach;
 
 /** Thrown when a file is not taken in; it says where and why, and nothing has changed. */
 public final class ArchiveRefused extends RuntimeException {

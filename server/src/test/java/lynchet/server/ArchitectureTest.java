@@ -2,6 +2,7 @@ package lynchet.server;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -45,5 +46,10 @@ class ArchitectureTest {
                 .dependOnClassesThat()
                 .areAssignableTo(Repository.class)
                 .check(server);
+    }
+
+    @Test
+    void featuresFormNoCycle() {
+        slices().matching("lynchet.server.(*)..").should().beFreeOfCycles().check(server);
     }
 }

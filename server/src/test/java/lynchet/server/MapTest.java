@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import lynchet.core.map.Finding;
+import lynchet.core.walk.Finding;
 import lynchet.format.Json;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;

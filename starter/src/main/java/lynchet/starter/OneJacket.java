@@ -4,7 +4,7 @@ import java.util.HashSet;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
-import lynchet.core.Club;
+import lynchet.core.club.Club;
 import lynchet.core.map.Jacket;
 import lynchet.format.ClubArchive;
 import lynchet.format.Json;

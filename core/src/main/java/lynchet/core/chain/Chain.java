@@ -1,6 +1,6 @@
 package lynchet.core.chain;
 
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * A tree of links that a coach teaches as one thing: a main line, and turn-offs at reactions.

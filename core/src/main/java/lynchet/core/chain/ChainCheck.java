@@ -9,13 +9,13 @@ import java.util.function.ToDoubleFunction;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
-import lynchet.core.map.LinkEvidence;
 import lynchet.core.map.Position;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Technique;
 import lynchet.core.safety.Caution;
 import lynchet.core.safety.Cautions;
+import lynchet.core.walk.LinkEvidence;
 
 /**
  * Checks a chain against the map: joins, open ends, what is legal, and its measures.

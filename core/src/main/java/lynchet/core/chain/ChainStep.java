@@ -1,7 +1,7 @@
 package lynchet.core.chain;
 
 import java.util.List;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /** One link of a chain and what may come after it. */
 public record ChainStep(String link, List<Turn> next) {

@@ -1,6 +1,6 @@
 package lynchet.core.chain;
 
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * Where a chain goes on.

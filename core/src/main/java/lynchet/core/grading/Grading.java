@@ -2,7 +2,7 @@ package lynchet.core.grading;
 
 import java.time.LocalDate;
 import java.util.List;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * A grading day with its candidates, past or to come.

@@ -1,6 +1,6 @@
 package lynchet.core.map;
 
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /** Another name for the same thing, and the tongue it comes from ("Japanese", "wrestling", "plain"). */
 public record Alias(String text, String tongue) {

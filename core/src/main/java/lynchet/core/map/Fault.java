@@ -1,6 +1,6 @@
 package lynchet.core.map;
 
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * A mistake seen.

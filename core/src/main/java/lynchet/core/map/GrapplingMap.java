@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import lynchet.core.rule.Breach;
 
 /**
  * One immutable, well-formed map: the positions and what can be done from each.

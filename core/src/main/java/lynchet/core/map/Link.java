@@ -1,7 +1,7 @@
 package lynchet.core.map;
 
 import java.util.List;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * An edge of the map: from a position, with a technique, to a position or a tap.

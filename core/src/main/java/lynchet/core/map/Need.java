@@ -1,6 +1,6 @@
 package lynchet.core.map;
 
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * What must hold before a link is on.

@@ -2,6 +2,7 @@ package lynchet.core.map;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import lynchet.core.rule.Breach;
 
 /** Thrown when data that does not hold together is offered as a whole; it carries every breach. */
 public final class NotWellFormed extends IllegalArgumentException {

@@ -4,8 +4,8 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import lynchet.core.Nonsense;
-import lynchet.core.Say;
+import lynchet.core.rule.Nonsense;
+import lynchet.core.rule.Say;
 
 /**
  * Where one of the two stands, seen from that one: a node of the map.

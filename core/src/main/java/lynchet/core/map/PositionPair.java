@@ -1,7 +1,7 @@
 package lynchet.core.map;
 
 import java.util.List;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * One moment of the fight, seen from both sides.

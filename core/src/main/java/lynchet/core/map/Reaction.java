@@ -1,7 +1,7 @@
 package lynchet.core.map;
 
-import lynchet.core.Nonsense;
-import lynchet.core.Say;
+import lynchet.core.rule.Nonsense;
+import lynchet.core.rule.Say;
 
 /**
  * What the partner does, at a position of mine or in answer to a link I attempt.

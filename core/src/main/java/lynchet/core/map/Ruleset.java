@@ -1,8 +1,7 @@
 package lynchet.core.map;
 
 import java.util.List;
-import lynchet.core.Say;
-import lynchet.core.safety.Hazard;
+import lynchet.core.rule.Say;
 
 /**
  * What is legal, what it scores, what ends the bout and where it may start.

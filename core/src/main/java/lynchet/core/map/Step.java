@@ -1,6 +1,6 @@
 package lynchet.core.map;
 
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * One step of a technique in the order of the body's work.

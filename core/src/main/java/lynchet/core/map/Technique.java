@@ -4,9 +4,8 @@ import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
-import lynchet.core.Nonsense;
-import lynchet.core.Say;
-import lynchet.core.safety.Hazard;
+import lynchet.core.rule.Nonsense;
+import lynchet.core.rule.Say;
 
 /**
  * A thing one does, with all that a coach says about it.

@@ -1,7 +1,7 @@
 package lynchet.core.map;
 
 import java.util.List;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * One way of doing a technique; steps, faults and needs replace the technique's own where given.

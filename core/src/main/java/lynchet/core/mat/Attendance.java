@@ -1,7 +1,7 @@
 package lynchet.core.mat;
 
 import java.time.Instant;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * A student was in a class; unique per student and class.

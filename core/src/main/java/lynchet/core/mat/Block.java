@@ -1,6 +1,6 @@
 package lynchet.core.mat;
 
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * One timed part of a class.

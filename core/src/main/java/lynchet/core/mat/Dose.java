@@ -1,6 +1,6 @@
 package lynchet.core.mat;
 
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * How much and how a block is drilled.

@@ -1,7 +1,7 @@
 package lynchet.core.mat;
 
 import java.util.List;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * A way of drilling that a coach takes into a class: alone, in parts, whole, or as positional rounds.

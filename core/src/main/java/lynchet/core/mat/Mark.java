@@ -2,8 +2,7 @@ package lynchet.core.mat;
 
 import java.time.Instant;
 import java.util.List;
-import lynchet.core.Say;
-import lynchet.core.rank.Standard;
+import lynchet.core.rule.Say;
 
 /**
  * A coach's judgement. Never edited: a later mark supersedes an earlier one of the same key.

@@ -2,7 +2,7 @@ package lynchet.core.mat;
 
 import java.time.Instant;
 import java.util.List;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * Something was drilled in a class.

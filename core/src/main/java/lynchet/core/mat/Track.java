@@ -1,7 +1,7 @@
 package lynchet.core.mat;
 
-import lynchet.core.Say;
 import lynchet.core.map.Jacket;
+import lynchet.core.rule.Say;
 
 /** A stream of classes: juniors, fundamentals, no-jacket … */
 public record Track(String id, String name, Jacket jacket) {

@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * One dated class of a track, made of timed blocks.

@@ -1,7 +1,7 @@
 package lynchet.core.people;
 
 import java.time.LocalDate;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * A rank that a student holds or held.

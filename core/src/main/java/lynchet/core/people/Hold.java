@@ -1,7 +1,7 @@
 package lynchet.core.people;
 
 import java.time.LocalDate;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /** A student is kept at a rank on purpose, until a coach lifts it; {@code ended} null: it still stands. */
 public record Hold(LocalDate from, LocalDate reviewOn, String reason, String by, LocalDate ended) {

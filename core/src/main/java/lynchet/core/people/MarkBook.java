@@ -9,7 +9,7 @@ import java.util.Set;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
-import lynchet.core.rank.Standard;
+import lynchet.core.mat.Standard;
 
 /**
  * Which marks stand: a later one supersedes an earlier one with the same subject, role, side, version and standard;

@@ -13,8 +13,8 @@ import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
+import lynchet.core.mat.Standard;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.rank.Standard;
 
 /** What a student practised as performer, folded by technique and side into sessions and fading. */
 public final class PracticeLog {

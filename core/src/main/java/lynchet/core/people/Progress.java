@@ -7,10 +7,10 @@ import java.util.Optional;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Technique;
 import lynchet.core.mat.Side;
+import lynchet.core.mat.Standard;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.Sides;
-import lynchet.core.rank.Standard;
 import lynchet.core.rank.SyllabusGroup;
 
 /** How far a student is with each item of a rank's syllabus. */
@@ -141,7 +141,7 @@ public final class Progress {
         String where = lacking.size() == 1 && sides.size() == 2 ? " on the " + lacking.get(0) : "";
         if (item.standard() == Standard.DRILLED) {
             int toGo = Math.max(1, Fading.DRILLED_AFTER - sessions);
-            return lynchet.core.Say.count(toGo, "session", "sessions") + " to go" + where;
+            return lynchet.core.rule.Say.count(toGo, "session", "sessions") + " to go" + where;
         }
         if (item.standard() == Standard.INTRODUCED) {
             return "not met yet in class";

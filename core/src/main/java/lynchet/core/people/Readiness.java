@@ -5,7 +5,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import lynchet.core.Say;
 import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Technique;
@@ -15,6 +14,7 @@ import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
+import lynchet.core.rule.Say;
 
 /**
  * What a student still needs for the next stripe and the next rank, and about when. The coach decides.

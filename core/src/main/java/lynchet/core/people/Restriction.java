@@ -1,7 +1,7 @@
 package lynchet.core.people;
 
 import java.time.LocalDate;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * A temporary limit; planning, pairing and grading obey it.

@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.time.Period;
 import java.util.List;
 import java.util.Optional;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * Somebody who trains.

@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import lynchet.core.Say;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.rule.Say;
 
 /** A student with all that was recorded of them: the classes they were in, what was drilled there, and their marks. */
 public record StudentRecord(

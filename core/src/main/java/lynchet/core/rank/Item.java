@@ -1,7 +1,8 @@
 package lynchet.core.rank;
 
-import lynchet.core.Say;
 import lynchet.core.mat.Role;
+import lynchet.core.mat.Standard;
+import lynchet.core.rule.Say;
 
 /**
  * One thing that a rank requires.

@@ -7,10 +7,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import lynchet.core.Say;
 import lynchet.core.chain.Chain;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
+import lynchet.core.rule.Say;
 
 /**
  * A ranked sequence, lowest first.

@@ -1,7 +1,7 @@
 package lynchet.core.rank;
 
 import java.util.List;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * How stripes and belts are earned on a ladder; the club's to change.

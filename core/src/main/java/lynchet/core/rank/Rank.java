@@ -2,7 +2,7 @@ package lynchet.core.rank;
 
 import java.util.List;
 import java.util.stream.Stream;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * A belt in a ladder. Its syllabus is what is worked on while wearing it and must be met to leave it.

@@ -7,14 +7,14 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import lynchet.core.map.Family;
-import lynchet.core.map.Finding;
-import lynchet.core.map.Gaps;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.Knowledge;
-import lynchet.core.map.Mend;
-import lynchet.core.map.MoveGraph;
-import lynchet.core.map.SmallestMend;
 import lynchet.core.map.Technique;
+import lynchet.core.walk.Finding;
+import lynchet.core.walk.Gaps;
+import lynchet.core.walk.Knowledge;
+import lynchet.core.walk.Mend;
+import lynchet.core.walk.MoveGraph;
+import lynchet.core.walk.SmallestMend;
 
 /** Whether a rank hangs together: the gaps of all that is taught up to it, and the order in which it is taught. */
 public final class SyllabusCheck {
@@ -124,10 +124,14 @@ public final class SyllabusCheck {
                 .map(id -> map.technique(id).orElseThrow().name())
                 .toList();
         String sentence = technique.name() + ": " + verb + " "
-                + lynchet.core.Say.and(names).toLowerCase(java.util.Locale.ROOT) + ", which "
+                + lynchet.core.rule.Say.and(names).toLowerCase(java.util.Locale.ROOT) + ", which "
                 + (names.size() == 1 ? "is" : "are") + " not taught by this rank.";
         Mend mend = new Mend(
-                List.copyOf(toAdd), cost, true, List.of("Teach " + lynchet.core.Say.and(names) + " first"), List.of());
+                List.copyOf(toAdd),
+                cost,
+                true,
+                List.of("Teach " + lynchet.core.rule.Say.and(names) + " first"),
+                List.of());
         return java.util.Optional.of(new Finding(code, 3, null, technique.id(), null, sentence, mend));
     }
 

@@ -1,7 +1,7 @@
 package lynchet.core.rank;
 
 import java.util.List;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * A named part of a syllabus.

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Technique;
+import lynchet.core.mat.Standard;
 
 /**
  * How much of a rank's time its syllabus takes.

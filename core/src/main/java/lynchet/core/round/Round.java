@@ -3,8 +3,8 @@ package lynchet.core.round;
 import java.time.Instant;
 import java.util.List;
 import java.util.function.UnaryOperator;
-import lynchet.core.Say;
 import lynchet.core.mat.Side;
+import lynchet.core.rule.Say;
 
 /**
  * A live bout or spar between two students: a card that says how it ended, or a timed log of what happened.

@@ -5,11 +5,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import lynchet.core.map.Chance;
 import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Technique;
+import lynchet.core.walk.Chance;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 
 /**

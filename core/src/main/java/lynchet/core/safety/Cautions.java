@@ -6,10 +6,11 @@ import static lynchet.core.safety.Caution.Level.FORBID;
 
 import java.util.ArrayList;
 import java.util.List;
-import lynchet.core.Say;
 import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Hazard;
 import lynchet.core.map.Technique;
+import lynchet.core.rule.Say;
 
 /** Which cautions a technique carries. One rule, one text, everywhere; local rules come first. */
 public final class Cautions {

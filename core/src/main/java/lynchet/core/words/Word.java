@@ -1,7 +1,7 @@
 package lynchet.core.words;
 
 import java.util.List;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 
 /**
  * A word of the mat, taken apart.

@@ -8,11 +8,11 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Set;
 import lynchet.core.map.Family;
+import lynchet.core.map.Hazard;
 import lynchet.core.map.Link;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
-import lynchet.core.safety.Hazard;
 import org.junit.jupiter.api.Test;
 
 class ChainCheckTest {

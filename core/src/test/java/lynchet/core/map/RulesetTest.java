@@ -7,7 +7,6 @@ import java.util.Set;
 import lynchet.core.map.Ruleset.HazardLimit;
 import lynchet.core.map.Ruleset.HeldPin;
 import lynchet.core.map.Ruleset.Points;
-import lynchet.core.safety.Hazard;
 import org.junit.jupiter.api.Test;
 
 class RulesetTest {

@@ -7,23 +7,26 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.LongStream;
-import lynchet.core.safety.Hazard;
+import lynchet.core.walk.Finding;
+import lynchet.core.walk.Gaps;
+import lynchet.core.walk.Knowledge;
+import lynchet.core.walk.MoveGraph;
 
 /** Builds small maps for tests; a position is named after its pair, the counterpart has "-x" behind it. */
 public final class TinyMap {
 
-    final List<PositionPair> pairs = new ArrayList<>();
-    final Map<String, Technique> techniques = new HashMap<>();
-    final List<Link> links = new ArrayList<>();
-    final List<Reaction> reactions = new ArrayList<>();
-    final List<Ruleset> rulesets = new ArrayList<>();
+    public final List<PositionPair> pairs = new ArrayList<>();
+    public final Map<String, Technique> techniques = new HashMap<>();
+    public final List<Link> links = new ArrayList<>();
+    public final List<Reaction> reactions = new ArrayList<>();
+    public final List<Ruleset> rulesets = new ArrayList<>();
 
     /** Starts with the position "s", its own counterpart, standing apart. */
     public TinyMap() {
         pairs.add(new PositionPair("s", Stage.APART, position("s", 0), null));
     }
 
-    static Position position(String id, double control) {
+    public static Position position(String id, double control) {
         return new Position(id, id, null, control, null, null, false, null, null, null, null, false);
     }
 
@@ -125,17 +128,17 @@ public final class TinyMap {
         return MoveGraph.from(map(), List.of("s"));
     }
 
-    static List<Finding> gaps(MoveGraph graph, Set<String> known) {
+    public static List<Finding> gaps(MoveGraph graph, Set<String> known) {
         return Gaps.find(graph, Knowledge.sameLevel(graph, known), Map.of(), false, Set.of());
     }
 
     /** Seeds of {@link #random}, for tests against a slow second way. */
-    static LongStream twoHundredSeeds() {
+    public static LongStream twoHundredSeeds() {
         return LongStream.rangeClosed(1, 200);
     }
 
     /** A random well-formed map: up to 5 pairs, 6 techniques with prerequisites, 14 links, 5 reactions. */
-    static TinyMap random(long seed) {
+    public static TinyMap random(long seed) {
         Random random = new Random(seed);
         TinyMap tiny = new TinyMap();
         List<String> places = new ArrayList<>(List.of("s"));
@@ -167,7 +170,7 @@ public final class TinyMap {
         return tiny;
     }
 
-    static <T> T pick(List<T> from, Random random) {
+    public static <T> T pick(List<T> from, Random random) {
         return from.get(random.nextInt(from.size()));
     }
 }

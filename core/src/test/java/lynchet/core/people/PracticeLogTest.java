@@ -6,7 +6,7 @@ import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
-import lynchet.core.rank.Standard;
+import lynchet.core.mat.Standard;
 import org.junit.jupiter.api.Test;
 
 class PracticeLogTest {

@@ -16,13 +16,13 @@ import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Side;
+import lynchet.core.mat.Standard;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.Sides;
-import lynchet.core.rank.Standard;
 import lynchet.core.rank.SyllabusGroup;
 import org.junit.jupiter.api.Test;
 

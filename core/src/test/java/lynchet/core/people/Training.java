@@ -5,13 +5,13 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
-import lynchet.core.TinyClub;
+import lynchet.core.club.TinyClub;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
+import lynchet.core.mat.Standard;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.rank.Standard;
 
 /** One student's classes, drills and passes, put together a line at a time. */
 final class Training {

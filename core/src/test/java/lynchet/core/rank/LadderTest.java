@@ -9,6 +9,7 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Role;
+import lynchet.core.mat.Standard;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -6,10 +6,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import lynchet.core.map.Family;
-import lynchet.core.map.Finding;
 import lynchet.core.map.Link;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
+import lynchet.core.mat.Standard;
+import lynchet.core.walk.Finding;
 import org.junit.jupiter.api.Test;
 
 class SyllabusCheckTest {

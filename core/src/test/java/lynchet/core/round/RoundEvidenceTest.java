@@ -8,7 +8,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import lynchet.core.map.Chance;
 import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.TinyMap;
@@ -16,6 +15,7 @@ import lynchet.core.round.Round.Event;
 import lynchet.core.round.Round.Intent;
 import lynchet.core.round.Round.Outcome;
 import lynchet.core.round.Round.Who;
+import lynchet.core.walk.Chance;
 import org.junit.jupiter.api.Test;
 
 class RoundEvidenceTest {

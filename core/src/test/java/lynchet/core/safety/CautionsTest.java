@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Hazard;
 import lynchet.core.map.Technique;
 import lynchet.core.map.TinyMap;
 import org.junit.jupiter.api.Test;

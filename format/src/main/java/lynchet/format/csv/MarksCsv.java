@@ -19,8 +19,8 @@ import lynchet.core.map.Technique;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
+import lynchet.core.mat.Standard;
 import lynchet.core.people.Student;
-import lynchet.core.rank.Standard;
 
 /** Marks as a sheet. A technique is named by its id or any of its names; the same line read twice is one mark. */
 public final class MarksCsv {

@@ -7,7 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import lynchet.core.TechniqueMerge;
+import lynchet.core.club.TechniqueMerge;
 import lynchet.format.Json;
 import lynchet.server.house.ClubStore;
 import lynchet.server.keep.Durable;

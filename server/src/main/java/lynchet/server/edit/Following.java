@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Function;
-import lynchet.core.Club;
+import lynchet.core.club.Club;
 
 /** Counts what differs between two states of a club, kind by kind. */
 final class Following implements Club.Change {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
-import lynchet.core.Club;
+import lynchet.core.club.Club;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.format.Json;

@@ -4,7 +4,7 @@ import java.security.SecureRandom;
 import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
-import lynchet.core.Say;
+import lynchet.core.rule.Say;
 import lynchet.server.keep.Refusal;
 import lynchet.starter.StarterChoice;
 import org.springframework.http.HttpStatus;

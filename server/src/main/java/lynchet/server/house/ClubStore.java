@@ -2,13 +2,13 @@ package lynchet.server.house;
 
 import java.util.List;
 import java.util.function.UnaryOperator;
-import lynchet.core.Club;
-import lynchet.core.ClubCheck;
-import lynchet.core.ClubMerge;
-import lynchet.core.map.Breach;
-import lynchet.core.map.IgnoredGap;
+import lynchet.core.club.Club;
+import lynchet.core.club.ClubCheck;
+import lynchet.core.club.ClubMerge;
 import lynchet.core.map.MapData;
 import lynchet.core.round.Round;
+import lynchet.core.rule.Breach;
+import lynchet.core.walk.IgnoredGap;
 import lynchet.core.words.Word;
 import lynchet.format.ArchiveRefused;
 import lynchet.server.chain.ChainStore;

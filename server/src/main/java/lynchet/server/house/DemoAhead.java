@@ -2,7 +2,7 @@ package lynchet.server.house;
 
 import java.time.LocalDate;
 import java.util.concurrent.CompletableFuture;
-import lynchet.core.Club;
+import lynchet.core.club.Club;
 import lynchet.starter.demo.DemoClub;
 import org.springframework.beans.factory.config.BeanFactoryPostProcessor;
 import org.springframework.beans.factory.config.ConfigurableListableBeanFactory;

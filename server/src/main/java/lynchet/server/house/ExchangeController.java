@@ -3,7 +3,7 @@ package lynchet.server.house;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.Locale;
-import lynchet.core.Club;
+import lynchet.core.club.Club;
 import lynchet.format.ClubArchive;
 import lynchet.format.csv.Preview;
 import lynchet.server.keep.Durable;

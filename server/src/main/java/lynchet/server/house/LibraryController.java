@@ -2,7 +2,7 @@ package lynchet.server.house;
 
 import java.util.List;
 import java.util.Set;
-import lynchet.core.LibraryUpdate;
+import lynchet.core.club.LibraryUpdate;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Refusal;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -1,9 +1,9 @@
 package lynchet.server.keep;
 
 import java.util.List;
-import lynchet.core.Nonsense;
-import lynchet.core.map.Breach;
 import lynchet.core.map.NotWellFormed;
+import lynchet.core.rule.Breach;
+import lynchet.core.rule.Nonsense;
 import lynchet.format.ArchiveRefused;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

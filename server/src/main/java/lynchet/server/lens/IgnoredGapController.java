@@ -4,7 +4,7 @@ import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.IgnoredGap;
+import lynchet.core.walk.IgnoredGap;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;

@@ -3,12 +3,12 @@ package lynchet.server.map;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
-import lynchet.core.map.Centrality;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.MoveGraph;
 import lynchet.core.map.Position;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
+import lynchet.core.walk.Centrality;
+import lynchet.core.walk.MoveGraph;
 import lynchet.server.keep.Refusal;
 
 /** One revision of the map with what is computed once from it. */

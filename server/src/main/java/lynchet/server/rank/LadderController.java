@@ -2,12 +2,12 @@ package lynchet.server.rank;
 
 import java.util.List;
 import java.util.Map;
-import lynchet.core.map.Finding;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusCheck;
 import lynchet.core.rank.SyllabusGroup;
 import lynchet.core.rank.TeachingLoad;
+import lynchet.core.walk.Finding;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.map.IgnoredGapStore;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
 import java.util.List;
-import lynchet.core.Club;
+import lynchet.core.club.Club;
 import lynchet.core.map.MapData;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Policy;

@@ -9,7 +9,6 @@ import java.util.Random;
 import java.util.Set;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
-import lynchet.core.map.LinkEvidence;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
 import lynchet.core.mat.Side;
@@ -20,6 +19,7 @@ import lynchet.core.round.Round.Event;
 import lynchet.core.round.Round.Intent;
 import lynchet.core.round.Round.Outcome;
 import lynchet.core.round.Round.Who;
+import lynchet.core.walk.LinkEvidence;
 
 /** Sixty rounds walked over the map: live ones in class, and an internal tournament in which many met one choke. */
 final class DemoRounds {

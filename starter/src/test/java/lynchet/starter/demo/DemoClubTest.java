@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import lynchet.core.Club;
+import lynchet.core.club.Club;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.ClubPace;

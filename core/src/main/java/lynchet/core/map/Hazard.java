@@ -1,0 +1,19 @@
+package lynchet.core.map;
+
+/** What in a technique can hurt someone; each is the code of a safety rule. */
+public enum Hazard {
+    REAR_SIT,
+    KNEE_SIDE_FALL,
+    ARM_STANDING_FALL,
+    NECK_CRANK,
+    FRONT_CHOKE,
+    CHOKE,
+    ARM_LOCK,
+    SHOULDER_LOCK,
+    LEG_LOCK,
+    TWISTING_LEG_LOCK,
+    LIFTED,
+    BELT_THUMB,
+    PRESSURE_POINT,
+    LIFT_LEGS
+}

@@ -1,0 +1,122 @@
+package lynchet.core.rule;
+
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** What every value refuses at its door, and how small sentences are put together. */
+public final class Say {
+
+    private static final Pattern SLUG = Pattern.compile("[a-z0-9]+(-[a-z0-9]+)*");
+
+    /** More parts than anything a coach writes has, few enough not to harm the server. */
+    public static final int MANY = 60;
+
+    private Say() {}
+
+    /**
+     * A readable id: lower-case letters, digits and single hyphens, at most 80 characters.
+     *
+     * @throws Nonsense naming {@code what} and the id
+     */
+    public static String id(String what, String id) {
+        if (id == null || id.length() > 80 || !SLUG.matcher(id).matches()) {
+            throw new Nonsense(
+                    Nonsense.Rule.ID_FORM,
+                    what + " needs an id of lower-case letters, digits and hyphens, not '" + shortened(id) + "'");
+        }
+        return id;
+    }
+
+    /**
+     * Text that must be there, at most {@code most} characters.
+     *
+     * @throws Nonsense naming {@code what}
+     */
+    public static String text(String what, String text, int most) {
+        if (text == null || text.isBlank()) {
+            throw new Nonsense(Nonsense.Rule.TEXT_EMPTY, what + " must not be empty");
+        }
+        return notLonger(what, text, most);
+    }
+
+    /**
+     * Text that may be left out, at most {@code most} characters; null stays null.
+     *
+     * @throws Nonsense naming {@code what}
+     */
+    public static String notLonger(String what, String text, int most) {
+        if (text != null && text.length() > most) {
+            throw new Nonsense(Nonsense.Rule.TEXT_LONG, what + " is longer than " + most + " characters");
+        }
+        return text;
+    }
+
+    /**
+     * Several texts, at most {@link #MANY}; a missing list is an empty one.
+     *
+     * @throws Nonsense naming {@code what}
+     */
+    public static List<String> texts(String what, List<String> texts, int most) {
+        List<String> all = few(what, texts);
+        all.forEach(text -> text(what, text, most));
+        return all;
+    }
+
+    /**
+     * An unmodifiable copy of at most {@link #MANY} things; a missing list is an empty one.
+     *
+     * @throws Nonsense naming {@code what}
+     */
+    public static <T> List<T> few(String what, List<T> list) {
+        if (list != null && list.size() > MANY) {
+            throw new Nonsense(Nonsense.Rule.TOO_MANY, what + " are more than " + MANY);
+        }
+        return list(list);
+    }
+
+    private static String shortened(String id) {
+        return id == null || id.length() <= 90 ? id : id.substring(0, 90) + "\u2026";
+    }
+
+    /** A value that must be there. */
+    public static <T> T there(String what, T value) {
+        if (value == null) {
+            throw new Nonsense(Nonsense.Rule.MISSING, what + " is missing");
+        }
+        return value;
+    }
+
+    /** A whole number in a closed range. */
+    public static int within(String what, int value, int least, int most) {
+        if (value < least || value > most) {
+            throw new Nonsense(
+                    Nonsense.Rule.OUT_OF_RANGE, what + " must be from " + least + " to " + most + ", not " + value);
+        }
+        return value;
+    }
+
+    /** An unmodifiable copy; a missing list is an empty one. */
+    public static <T> List<T> list(List<T> list) {
+        return list == null ? List.of() : List.copyOf(list);
+    }
+
+    /** "a", "a and b", "a, b and c". */
+    public static String and(List<String> words) {
+        if (words.size() <= 1) {
+            return String.join("", words);
+        }
+        return String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.get(words.size() - 1);
+    }
+
+    /** "1 class", "3 classes". */
+    public static String count(int n, String one, String many) {
+        return n + " " + (n == 1 ? one : many);
+    }
+
+    /** A number without needless zeros: "+0.6", "−2". */
+    public static String signed(double value) {
+        String plain = BigDecimal.valueOf(Math.abs(value)).stripTrailingZeros().toPlainString();
+        return value < 0 ? "\u2212" + plain : value > 0 ? "+" + plain : "0";
+    }
+}

@@ -1,0 +1,120 @@
+package lynchet.core.walk;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.Function;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Link;
+import lynchet.core.map.Need;
+import lynchet.core.map.Reaction;
+import lynchet.core.map.Ruleset;
+import lynchet.core.map.Technique;
+import lynchet.core.safety.Caution;
+import lynchet.core.safety.Cautions;
+
+/**
+ * What can be done at a position, as a coach reads it: on my own initiative; if they … I …; what nobody has answered;
+ * what they can do to me. Rows stand best first: by chance, then by how easy they are to learn, then by name.
+ */
+public record DecisionTable(
+        String position,
+        String counterpart,
+        List<Row> own,
+        List<Answers> answers,
+        List<Open> unanswered,
+        List<Row> theirs) {
+
+    /**
+     * One link of the table.
+     *
+     * @param to position id from the mover's view, or {@link Link#TAP}
+     * @param lands the position id from my view; null after a tap
+     * @param chance of a try, from rounds or what is usual
+     */
+    public record Row(
+            String link,
+            String technique,
+            String to,
+            String lands,
+            Chance chance,
+            List<Need> needs,
+            List<Caution> cautions) {}
+
+    /** A reaction of theirs with what I do then; {@code to} names my link that draws it, null when it happens here. */
+    public record Answers(String reaction, String text, String link, List<Row> rows) {}
+
+    /** A reaction of theirs that nothing on the map answers. */
+    public record Open(String reaction, String text, String link) {}
+
+    /**
+     * @param chances how well each link works
+     * @throws java.util.NoSuchElementException if there is no such position
+     */
+    public static DecisionTable of(GrapplingMap map, String position, Ruleset ruleset, Function<Link, Chance> chances) {
+        map.position(position).orElseThrow();
+        String counterpart = map.counterpart(position).id();
+        List<Reaction> reactions = map.reactions().stream()
+                .filter(r -> !r.retired() && happensAt(map, r, position))
+                .toList();
+        return new DecisionTable(
+                position,
+                counterpart,
+                rows(
+                        map,
+                        map.linksFrom(position).stream()
+                                .filter(l -> !l.answersReaction())
+                                .toList(),
+                        ruleset,
+                        chances,
+                        true),
+                reactions.stream()
+                        .filter(r -> !map.answersTo(r).isEmpty())
+                        .map(r -> new Answers(
+                                r.id(), r.text(), r.link(), rows(map, map.answersTo(r), ruleset, chances, true)))
+                        .toList(),
+                reactions.stream()
+                        .filter(r -> map.answersTo(r).isEmpty())
+                        .map(r -> new Open(r.id(), r.text(), r.link()))
+                        .toList(),
+                rows(
+                        map,
+                        map.linksFrom(counterpart).stream()
+                                .filter(l -> !l.answersReaction())
+                                .toList(),
+                        ruleset,
+                        chances,
+                        false));
+    }
+
+    private static boolean happensAt(GrapplingMap map, Reaction reaction, String position) {
+        return position.equals(reaction.position())
+                || reaction.link() != null
+                        && map.link(reaction.link())
+                                .filter(link -> !link.retired() && link.from().equals(position))
+                                .isPresent();
+    }
+
+    private static List<Row> rows(
+            GrapplingMap map, List<Link> links, Ruleset ruleset, Function<Link, Chance> chances, boolean mine) {
+        Comparator<Row> best =
+                Comparator.<Row>comparingDouble(row -> row.chance().estimate()).reversed();
+        return links.stream()
+                .filter(link -> ruleset == null
+                        || ruleset.allows(map.technique(link.technique()).orElseThrow()))
+                .map(link -> row(map, link, chances.apply(link), mine))
+                .sorted(best.thenComparingInt(row ->
+                                map.technique(row.technique()).orElseThrow().learn())
+                        .thenComparing(row ->
+                                map.technique(row.technique()).orElseThrow().name())
+                        .thenComparing(Row::link))
+                .toList();
+    }
+
+    private static Row row(GrapplingMap map, Link link, Chance chance, boolean mine) {
+        Technique technique = map.technique(link.technique()).orElseThrow();
+        String lands = link.endsInTap()
+                ? null
+                : mine ? link.to() : map.counterpart(link.to()).id();
+        return new Row(link.id(), technique.id(), link.to(), lands, chance, link.needs(), Cautions.of(technique, map));
+    }
+}

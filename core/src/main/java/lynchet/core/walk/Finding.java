@@ -1,0 +1,41 @@
+package lynchet.core.walk;
+
+/**
+ * Something that a set of techniques leaves open.
+ *
+ * @param severity 3 blocks, 2 warns, 1 notes
+ * @param position position id it is about; may be null
+ * @param technique technique id it is about; may be null
+ * @param reaction reaction id nobody has answered; may be null
+ * @param sentence what a coach would say
+ * @param mend the smallest mend of a severity-3 finding; null where none is needed or none exists
+ */
+public record Finding(
+        Code code, int severity, String position, String technique, String reaction, String sentence, Mend mend) {
+
+    /** What is open. */
+    public enum Code {
+        NO_ANSWER,
+        NO_ESCAPE,
+        ONE_ANSWER,
+        OPEN_REACTION,
+        NO_FINISH,
+        NO_WAY_IN,
+        NEED_NOT_MADE,
+        ONE_SIDED,
+        FALL_ORDER,
+        ORDER,
+        VERSION_CLASH,
+        CHAIN_ORPHAN,
+        CHOOSE_IMPOSSIBLE
+    }
+
+    public Finding with(Mend newMend) {
+        return new Finding(code, severity, position, technique, reaction, sentence, newMend);
+    }
+
+    /** The same finding, no more severe than {@code most}. */
+    public Finding atMost(int most) {
+        return new Finding(code, Math.min(severity, most), position, technique, reaction, sentence, mend);
+    }
+}

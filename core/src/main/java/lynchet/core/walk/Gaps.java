@@ -1,0 +1,224 @@
+package lynchet.core.walk;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import lynchet.core.map.Link;
+import lynchet.core.map.Need;
+import lynchet.core.map.Position;
+import lynchet.core.map.Reaction;
+import lynchet.core.map.Technique;
+
+/** What a set of techniques leaves open over the positions that it reaches (design: gaps). */
+public final class Gaps {
+
+    private final MoveGraph graph;
+    private final Knowledge knowledge;
+    private final boolean examList;
+    private final Reach reach;
+    private final Ways ways;
+    private final List<Finding> findings = new ArrayList<>();
+    private final BitSet usableTechniques = new BitSet();
+    private final Set<Integer> usableLinks = new TreeSet<>();
+
+    private Gaps(MoveGraph graph, Knowledge knowledge, boolean examList) {
+        this.graph = graph;
+        this.knowledge = knowledge;
+        this.examList = examList;
+        this.reach = Reach.of(graph, knowledge);
+        this.ways = new Ways(graph);
+    }
+
+    /**
+     * All findings that need no rounds, most severe first, then by centrality of the position, then by name.
+     *
+     * @param centrality betweenness by position id, from {@link Centrality}
+     * @param examList whether the techniques are a fixed exam list, in which a missing way in is only a warning
+     * @param oneSided ids of sided techniques that are required or drilled on one side only
+     */
+    public static List<Finding> find(
+            MoveGraph graph,
+            Knowledge knowledge,
+            Map<String, Double> centrality,
+            boolean examList,
+            Set<String> oneSided) {
+        Gaps gaps = new Gaps(graph, knowledge, examList);
+        List<List<Integer>> statesAt = gaps.reach.statesByPosition();
+        for (int position = 0; position < statesAt.size(); position++) {
+            if (!statesAt.get(position).isEmpty()) {
+                gaps.atPosition(position, statesAt.get(position));
+            }
+        }
+        gaps.openReactions();
+        gaps.waysIn();
+        gaps.needs();
+        gaps.sides(oneSided);
+        return gaps.findings.stream()
+                .map(finding -> knowledge.againstAnyone() ? finding.atMost(2) : finding)
+                .sorted(order(centrality))
+                .toList();
+    }
+
+    /** Severity, then centrality of the position, then the sentence, which begins with the name. */
+    public static Comparator<Finding> order(Map<String, Double> centrality) {
+        return Comparator.comparing(Finding::severity, Comparator.reverseOrder())
+                .thenComparing(
+                        f -> f.position() == null ? 0.0 : centrality.getOrDefault(f.position(), 0.0),
+                        Comparator.reverseOrder())
+                .thenComparing(Finding::sentence)
+                .thenComparing(f -> f.code().name());
+    }
+
+    private void atPosition(int index, List<Integer> states) {
+        Position position = graph.positions.get(index);
+        double control = ways.control(index);
+        Set<Integer> mine = new LinkedHashSet<>();
+        for (int state : states) {
+            for (int move = graph.firstMove[state]; move < graph.firstMove[state + 1]; move++) {
+                if (graph.isMine(move) && knowledge.allows(graph, move)) {
+                    mine.add(graph.link[move]);
+                    usableLinks.add(graph.link[move]);
+                    usableTechniques.set(graph.myTechnique[move]);
+                }
+            }
+        }
+        if (mine.isEmpty()) {
+            add(Finding.Code.NO_ANSWER, control < 0 ? 3 : 2, position, position.name() + ": nothing to do from here.");
+        } else if (control < Ways.EVEN_ENOUGH && !ways.within(Ways.ESCAPE_LINKS, states, knowledge, ways::escapes)) {
+            add(
+                    Finding.Code.NO_ESCAPE,
+                    3,
+                    position,
+                    position.name() + ": no way out to even ground or back to standing within three links.");
+        }
+        if (mine.size() == 1) {
+            Link only = graph.links.get(mine.iterator().next());
+            add(
+                    Finding.Code.ONE_ANSWER,
+                    control < Ways.EVEN_ENOUGH ? 2 : 1,
+                    position,
+                    position.name() + ": only one thing to do, " + name(only) + ".");
+        }
+        if (control >= 2 && !ways.isHeld(index) && !ways.within(Ways.FINISH_LINKS, states, knowledge, ways::finishes)) {
+            add(Finding.Code.NO_FINISH, 2, position, position.name() + ": well ahead, but no finish within two links.");
+        }
+    }
+
+    private void openReactions() {
+        for (int r = 0; r < graph.reactions.size(); r++) {
+            int state = graph.iMayAnswer(r);
+            Reaction reaction = graph.reactions.get(r);
+            if (reach.reachedState(state) && !answered(state, reaction)) {
+                Link tried = reaction.link() == null
+                        ? null
+                        : graph.map.link(reaction.link()).orElseThrow();
+                String where = graph.map
+                        .position(tried == null ? reaction.position() : tried.from())
+                        .orElseThrow()
+                        .id();
+                String what = tried == null ? positionName(where) : name(tried) + " from " + positionName(where);
+                findings.add(new Finding(
+                        Finding.Code.OPEN_REACTION,
+                        2,
+                        where,
+                        tried == null ? null : tried.technique(),
+                        reaction.id(),
+                        what + ": if " + reaction.text() + ", nothing answers it.",
+                        null));
+            }
+        }
+    }
+
+    private boolean answered(int state, Reaction reaction) {
+        for (int move = graph.firstMove[state]; move < graph.firstMove[state + 1]; move++) {
+            if (graph.isMine(move)
+                    && reaction.id().equals(graph.links.get(graph.link[move]).when())
+                    && knowledge.allows(graph, move)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void waysIn() {
+        BitSet onTheMap = new BitSet();
+        graph.links.forEach(link -> onTheMap.set(graph.techniqueIndex.get(link.technique())));
+        for (int t = knowledge.mine().nextSetBit(0);
+                t >= 0;
+                t = knowledge.mine().nextSetBit(t + 1)) {
+            if (onTheMap.get(t) && !usableTechniques.get(t)) {
+                Technique technique = graph.techniques.get(t);
+                List<String> starts = graph.links.stream()
+                        .filter(link -> link.technique().equals(technique.id()))
+                        .map(link -> positionName(link.from()))
+                        .distinct()
+                        .sorted()
+                        .toList();
+                findings.add(new Finding(
+                        Finding.Code.NO_WAY_IN,
+                        examList ? 2 : 3,
+                        null,
+                        technique.id(),
+                        null,
+                        technique.name() + ": nothing taught so far leads to " + String.join(" or ", starts) + ".",
+                        null));
+            }
+        }
+    }
+
+    private void needs() {
+        for (int l : usableLinks) {
+            Link link = graph.links.get(l);
+            for (Need need : link.needs()) {
+                if (need.madeBy() == null) {
+                    continue;
+                }
+                Link maker = graph.map.link(need.madeBy()).orElseThrow();
+                if (!knowledge.iKnow(graph.techniqueIndex.get(maker.technique()))) {
+                    findings.add(new Finding(
+                            Finding.Code.NEED_NOT_MADE,
+                            2,
+                            link.from(),
+                            link.technique(),
+                            null,
+                            name(link) + " needs " + need.text() + "; " + name(maker)
+                                    + ", which makes it, is not taught yet.",
+                            null));
+                }
+            }
+        }
+    }
+
+    private void sides(Set<String> oneSided) {
+        for (String id : new TreeSet<>(oneSided)) {
+            Technique technique = graph.map.technique(id).orElse(null);
+            if (technique != null && technique.sided()) {
+                findings.add(new Finding(
+                        Finding.Code.ONE_SIDED,
+                        1,
+                        null,
+                        id,
+                        null,
+                        technique.name() + ": asked for on one side only.",
+                        null));
+            }
+        }
+    }
+
+    private void add(Finding.Code code, int severity, Position position, String sentence) {
+        findings.add(new Finding(code, severity, position.id(), null, null, sentence, null));
+    }
+
+    private String name(Link link) {
+        return graph.map.technique(link.technique()).orElseThrow().name();
+    }
+
+    private String positionName(String id) {
+        return graph.map.position(id).orElseThrow().name();
+    }
+}

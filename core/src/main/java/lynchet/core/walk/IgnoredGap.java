@@ -1,0 +1,50 @@
+package lynchet.core.walk;
+
+import java.time.Instant;
+import java.util.Objects;
+import lynchet.core.rule.Say;
+
+/**
+ * A finding that a coach has decided to leave as it is, and why.
+ *
+ * @param rank id of the rank through whose eyes it was seen; null: not a rank's
+ * @param student id of the student through whose eyes it was seen; null: not a student's
+ * @param position position of the finding; may be null
+ * @param technique technique of the finding; may be null
+ * @param reaction reaction of the finding; may be null
+ * @param reason why it is left, 1 to 300 characters
+ * @param by account name of the coach
+ */
+public record IgnoredGap(
+        String id,
+        String rank,
+        String student,
+        Finding.Code code,
+        String position,
+        String technique,
+        String reaction,
+        String reason,
+        Instant at,
+        String by) {
+
+    public IgnoredGap {
+        Say.id("an ignored gap", id);
+        Say.there("the code of ignored gap " + id, code);
+        Say.text("the reason to leave gap " + id, reason, 300);
+    }
+
+    /** Whether it is this finding, seen through these eyes. */
+    public boolean covers(Finding finding, String ofRank, String ofStudent) {
+        return code == finding.code()
+                && Objects.equals(rank, ofRank)
+                && Objects.equals(student, ofStudent)
+                && Objects.equals(position, finding.position())
+                && Objects.equals(technique, finding.technique())
+                && Objects.equals(reaction, finding.reaction());
+    }
+
+    /** The same decision about another technique. */
+    public IgnoredGap about(String otherTechnique) {
+        return new IgnoredGap(id, rank, student, code, position, otherTechnique, reaction, reason, at, by);
+    }
+}

@@ -1,0 +1,20 @@
+package lynchet.core.walk;
+
+/**
+ * One move on the map, from my view.
+ *
+ * @param kind who does what
+ * @param link the link that is tried; null when somebody reacts without one
+ * @param reaction the reaction that follows; null when the link works
+ * @param to position id where I am then, or {@link Link#TAP}; null when I am the one who taps
+ */
+public record Move(Kind kind, String link, String reaction, String to) {
+
+    /** Who moves. A reaction to a link of mine is theirs, and the other way round. */
+    public enum Kind {
+        MINE,
+        THEIRS,
+        THEY_REACT,
+        I_REACT
+    }
+}

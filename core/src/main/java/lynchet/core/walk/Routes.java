@@ -1,0 +1,168 @@
+package lynchet.core.walk;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import lynchet.core.map.Link;
+import org.jgrapht.Graph;
+import org.jgrapht.GraphPath;
+import org.jgrapht.alg.shortestpath.YenShortestPathIterator;
+import org.jgrapht.graph.DirectedWeightedPseudograph;
+
+/**
+ * The most likely ways from a position to another one, or to any end (design: routes; k shortest loopless paths, Yen
+ * 1971, over −ln of the chance).
+ *
+ * <p>A leg is a link of mine that works, or one that draws a reaction which the next leg answers. Worked: s → a with 0.5
+ * and a → end with 0.8 is a route of 0.4.
+ */
+public final class Routes {
+
+    public static final int MOST_LEGS = 8;
+    private static final int END = -1;
+    private static final int MOST_LOOKED_AT = 400;
+
+    /**
+     * One link of a route.
+     *
+     * @param reaction the reaction that it draws; null when it works
+     * @param to position id where I am then, or {@link Link#TAP}
+     * @param chance 0 to 1, of this leg alone
+     * @param stopped position id where I am when it fails without a named reaction
+     * @param cost control lost by that, 0 to 6; 0 when it leaves me where I was
+     */
+    public record Leg(
+            String link, String reaction, String from, String to, double chance, String stopped, double cost) {}
+
+    /**
+     * A whole route.
+     *
+     * @param chance product of its legs
+     * @param weakest link id of the least likely leg
+     * @param costliest link id of the leg whose failure costs most control; null when none costs any
+     */
+    public record Route(List<Leg> legs, double chance, String weakest, String costliest) {}
+
+    private static final class Edge {
+        private final int move;
+        private final double chance;
+
+        private Edge(int move, double chance) {
+            this.move = move;
+            this.chance = chance;
+        }
+    }
+
+    private final MoveGraph graph;
+    private final Ways ways;
+    private final Graph<Integer, Edge> roads = new DirectedWeightedPseudograph<>(Edge.class);
+
+    private Routes(MoveGraph graph) {
+        this.graph = graph;
+        this.ways = new Ways(graph);
+    }
+
+    /**
+     * At most {@code k} routes, the most likely first; none when there is no way.
+     *
+     * @param chances chance of each link, 0 to 1
+     * @param to a position id; null: to any end, a tap, a pin that counts or points
+     * @throws java.util.NoSuchElementException if a position is not on the map
+     */
+    public static List<Route> find(
+            MoveGraph graph, Knowledge knowledge, ToDoubleFunction<Link> chances, String from, String to, int k) {
+        graph.map.position(from).orElseThrow();
+        Routes routes = new Routes(graph);
+        routes.build(knowledge, chances, to == null);
+        int goal = to == null
+                ? END
+                : graph.positionIndex.get(graph.map.position(to).orElseThrow().id());
+        return routes.best(graph.positionIndex.get(from), goal, k);
+    }
+
+    private void build(Knowledge knowledge, ToDoubleFunction<Link> chances, boolean toAnyEnd) {
+        roads.addVertex(END);
+        for (int state = 0; state < graph.states(); state++) {
+            roads.addVertex(state);
+        }
+        for (int state = 0; state < graph.states(); state++) {
+            for (int move = graph.firstMove[state]; move < graph.firstMove[state + 1]; move++) {
+                if (graph.iTry(move) && knowledge.allows(graph, move)) {
+                    road(state, move, chances, toAnyEnd);
+                }
+            }
+        }
+    }
+
+    private void road(int state, int move, ToDoubleFunction<Link> chances, boolean toAnyEnd) {
+        Link link = graph.links.get(graph.link[move]);
+        double works = chances.applyAsDouble(link);
+        boolean mine = graph.isMine(move);
+        double share =
+                LinkEvidence.evenShare(graph.map.reactionsToLink(link.id()).size());
+        double chance = Math.min(1 - 1e-9, Math.max(1e-9, mine ? works : (1 - works) * share));
+        int target = graph.target[move];
+        if (target == MoveGraph.MY_END || toAnyEnd && mine && ways.finishes(move)) {
+            add(state, END, move, chance);
+        }
+        if (target >= 0 && target != state) {
+            add(state, target, move, chance);
+        }
+    }
+
+    private void add(int from, int to, int move, double chance) {
+        Edge edge = new Edge(move, chance);
+        roads.addEdge(from, to, edge);
+        roads.setEdgeWeight(edge, -Math.log(chance));
+    }
+
+    private List<Route> best(int from, int goal, int k) {
+        List<Route> routes = new ArrayList<>();
+        if (from == goal) {
+            return routes;
+        }
+        YenShortestPathIterator<Integer, Edge> paths = new YenShortestPathIterator<>(roads, from, goal);
+        for (int looked = 0; looked < MOST_LOOKED_AT && routes.size() < k && paths.hasNext(); looked++) {
+            GraphPath<Integer, Edge> path = paths.next();
+            if (path.getLength() <= MOST_LEGS) {
+                routes.add(route(path));
+            }
+        }
+        return routes;
+    }
+
+    private Route route(GraphPath<Integer, Edge> path) {
+        List<Leg> legs = new ArrayList<>();
+        double chance = 1;
+        Leg weakest = null;
+        Leg costliest = null;
+        for (Edge edge : path.getEdgeList()) {
+            Move move = graph.describe(edge.move);
+            String at = graph.positions
+                    .get(graph.positionOf[roads.getEdgeSource(edge)])
+                    .id();
+            Leg leg = leg(move, at, edge.chance);
+            legs.add(leg);
+            chance *= edge.chance;
+            weakest = weakest == null || leg.chance() < weakest.chance() ? leg : weakest;
+            costliest = leg.cost() > (costliest == null ? 0 : costliest.cost()) ? leg : costliest;
+        }
+        return new Route(
+                List.copyOf(legs),
+                chance,
+                weakest == null ? null : weakest.link(),
+                costliest == null ? null : costliest.link());
+    }
+
+    private Leg leg(Move move, String at, double chance) {
+        Link tried = graph.map.link(move.link()).orElseThrow();
+        String stopped = tried.ifStopped() == null ? at : tried.ifStopped();
+        double lost = control(at) - control(stopped);
+        return new Leg(
+                move.link(), move.reaction(), at, move.to(), chance, stopped, Math.max(0, Math.rint(lost * 10) / 10));
+    }
+
+    private double control(String position) {
+        return graph.map.position(position).orElseThrow().controlUnder(graph.ruleset);
+    }
+}

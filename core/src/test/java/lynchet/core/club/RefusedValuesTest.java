@@ -1,0 +1,161 @@
+package lynchet.core.club;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.stream.Stream;
+import lynchet.core.grading.Grading;
+import lynchet.core.mat.Block;
+import lynchet.core.mat.DrillShape;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Standard;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Student;
+import lynchet.core.rank.Policy;
+import lynchet.core.rank.Rank;
+import lynchet.core.round.Round;
+import lynchet.core.rule.Say;
+import lynchet.core.term.Term;
+import lynchet.core.words.Word;
+import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What makes no sense does not become a value: it is refused at the door in a sentence that names the thing. */
+class RefusedValuesTest {
+
+    private static final LocalDate DAY = TinyClub.DAY;
+
+    private static Round round(String second, Round.Ended ended, Round.Event... events) {
+        return new Round("r", TinyClub.AT, null, "ana", second, null, null, ended, List.of(events), "coach");
+    }
+
+    private static Round.Event event(int second, String link) {
+        return new Round.Event(second, Round.Who.FIRST, link, null, null, null, null, null, null);
+    }
+
+    private static Student student(LocalDate born, Double weight, Integer height) {
+        return new Student(
+                "ana", "Ana", null, null, born, DAY, null, weight, null, height, null, null, null, 0, null, null, null,
+                null, null, null);
+    }
+
+    static Stream<Arguments> refused() {
+        Round.Ended time = new Round.Ended(Round.How.TIME, null, null, null);
+        Block block = new Block("b", Block.Kind.EXPLAIN, "B", 5, null, null, null, null, null, null);
+        return Stream.of(
+                refused("round r needs two different people", () -> round("ana", time)),
+                refused("the end of round r is missing", () -> round("bo", null)),
+                refused(
+                        "the events of round r go back in time at number 1",
+                        () -> round("bo", time, event(9, "a"), event(8, "b"))),
+                refused("an event names a link or the position it leads to", () -> event(5, null)),
+                refused("the second of an event must be from 0 to 3600, not -1", () -> event(-1, "a")),
+                refused("how a round ended is missing", () -> new Round.Ended(null, null, null, null)),
+                refused(
+                        "term t ends before it begins",
+                        () -> new Term("t", "T", DAY, DAY.minusDays(1), null, null, null)),
+                refused(
+                        "the minutes of a slot must be from 5 to 480, not 3",
+                        () -> new Term.Slot("all", DayOfWeek.MONDAY, LocalTime.NOON, 3, null, null)),
+                refused(
+                        "grading g names a candidate twice",
+                        () -> new Grading(
+                                "g",
+                                "G",
+                                DAY,
+                                "adult",
+                                null,
+                                List.of(
+                                        new Grading.Candidate("ana", "white", null, null),
+                                        new Grading.Candidate("ana", "yellow", null, null)))),
+                refused("the rank of candidate ana is missing", () -> new Grading.Candidate("ana", null, null, null)),
+                refused(
+                        "drill d is played from a position",
+                        () -> new DrillShape(
+                                "d", "D", Block.Kind.POSITIONAL_ROUNDS, null, 0, 0, "guard", null, "w", 5, null)),
+                refused(
+                        "the last step of drill d must be from 3 to 20, not 2",
+                        () -> new DrillShape("d", "D", Block.Kind.PART_DRILL, "t", 3, 2, null, null, "w", 5, null)),
+                refused("the meaning of word w must not be empty", () -> new Word("w", "W", null, null, " ", null)),
+                refused("the meaning of the part soto must not be empty", () -> new Word.Part("soto", "")),
+                refused("student ana joined before being born", () -> student(DAY.plusDays(1), null, null)),
+                refused(
+                        "the weight of student ana must be 10 to 300 kg, not NaN",
+                        () -> student(null, Double.NaN, null)),
+                refused(
+                        "the height in cm of student ana must be from 60 to 250, not 300",
+                        () -> student(null, null, 300)),
+                refused(
+                        "practice entry p names a technique or a chain",
+                        () -> new PracticeEntry(
+                                "p", "c", null, null, "t", "line", null, 5, false, null, null, null, null, false)),
+                refused(
+                        "the reps of practice entry p must be from 1 to 1000, not 0",
+                        () -> new PracticeEntry(
+                                "p", "c", null, null, "t", null, null, 0, false, null, null, null, null, false)),
+                refused(
+                        "mark m: DRILLED is computed from practice, not marked",
+                        () -> new Mark(
+                                "m",
+                                "ana",
+                                "t",
+                                null,
+                                null,
+                                null,
+                                Standard.DRILLED,
+                                true,
+                                null,
+                                null,
+                                null,
+                                null,
+                                null)),
+                refused(
+                        "class c names a block twice",
+                        () -> new TrainingClass(
+                                "c", DAY, LocalTime.NOON, 60, "all", null, null, null, List.of(block, block), false)),
+                refused(
+                        "the colours of rank r must be from 1 to 2, not 0",
+                        () -> new Rank("r", "R", List.of(), 0, 0, 0, null)),
+                refused(
+                        "a promotion month must be from 1 to 12, not 13",
+                        () -> new Policy(null, null, 0, false, List.of(13), 0, 0, 0)),
+                refused(
+                        "classes a week are 0 to 30 and the attendance share 0 to 1",
+                        () -> new Policy(null, null, 0, false, null, 0, 2, 1.5)),
+                refused(
+                        "the name of the club is longer than 80 characters",
+                        () -> Club.teaching("x".repeat(81), null, null, null, null, null)));
+    }
+
+    private static Arguments refused(String sentence, ThrowingCallable making) {
+        return Arguments.of(sentence, making);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("refused")
+    void isRefusedInASentence(String sentence, ThrowingCallable making) {
+        assertThatThrownBy(making).isInstanceOf(IllegalArgumentException.class).hasMessageContaining(sentence);
+    }
+
+    @Test
+    void smallSentencesArePutTogether() {
+        assertThat(Say.and(List.of())).isEmpty();
+        assertThat(Say.and(List.of("a"))).isEqualTo("a");
+        assertThat(Say.and(List.of("a", "b", "c"))).isEqualTo("a, b and c");
+        assertThat(Say.count(1, "class", "classes")).isEqualTo("1 class");
+        assertThat(Say.count(0, "class", "classes")).isEqualTo("0 classes");
+        assertThat(Say.signed(-2.0)).isEqualTo("−2");
+        assertThat(Say.signed(0.60)).isEqualTo("+0.6");
+        assertThat(Say.signed(-0.0)).isEqualTo("0");
+        assertThatThrownBy(() -> Say.id("a card", "a--b")).hasMessageContaining("a--b");
+        assertThatThrownBy(() -> Say.id("a card", "x".repeat(81))).hasMessageContaining("a card needs an id");
+    }
+}

@@ -1,0 +1,156 @@
+package lynchet.core.club;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.List;
+import lynchet.core.chain.Chain;
+import lynchet.core.chain.ChainStep;
+import lynchet.core.grading.Grading;
+import lynchet.core.map.MapData;
+import lynchet.core.map.Stage;
+import lynchet.core.map.TinyMap;
+import lynchet.core.mat.Attendance;
+import lynchet.core.mat.Block;
+import lynchet.core.mat.DrillShape;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Standard;
+import lynchet.core.mat.Track;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.HeldRank;
+import lynchet.core.people.Student;
+import lynchet.core.rank.Item;
+import lynchet.core.rank.Ladder;
+import lynchet.core.rank.Policy;
+import lynchet.core.rank.Rank;
+import lynchet.core.rank.SyllabusGroup;
+import lynchet.core.round.Round;
+import lynchet.core.term.Term;
+import lynchet.core.walk.Finding;
+import lynchet.core.walk.IgnoredGap;
+import lynchet.core.words.Word;
+
+/** The smallest club that has one sound thing of each kind; tests change one of them. */
+public final class TinyClub {
+
+    static final LocalDate DAY = LocalDate.of(2026, 3, 2);
+    static final Instant AT = Instant.parse("2026-03-02T18:30:00Z");
+
+    final TinyMap map = new TinyMap().pair("guard", Stage.LEGS_BETWEEN, 0.5).link("sweep", "guard", "hip-bump", "s");
+    final List<Chain> chains = one(chain("line", "guard", "sweep"));
+    final List<Ladder> ladders = one(ladder("adult", null, null, "hip-bump"));
+    final List<Word> words = one(word("kuzushi", "hip-bump"));
+    final List<DrillShape> drills = one(drill("shrimps", "hip-bump", "guard"));
+    final List<Track> tracks = one(new Track("all", "All", null));
+    final List<Term> terms = one(term("spring", "all"));
+    final List<Student> people = one(student("ana", "11", "white"));
+    final List<TrainingClass> classes = one(trained("c1", "all", "hip-bump"));
+    final List<Attendance> attendance = one(new Attendance("a1", "ana", "c1", null, AT, "coach"));
+    final List<PracticeEntry> practice = one(practice("p1", "c1", "ana", "hip-bump"));
+    final List<Mark> marks = one(mark("m1", "ana", "hip-bump", "c1", null));
+    final List<Grading> gradings = one(grading("g1", "adult", "ana", "white"));
+    final List<Round> rounds = one(round("r1", "bo", "c1", null, "sweep", null));
+
+    final List<IgnoredGap> ignoredGaps = one(gap("leave", null, "guard", "hip-bump"));
+
+    TinyClub() {
+        people.add(student("bo", "12", "white"));
+    }
+
+    @SafeVarargs
+    private static <T> List<T> one(T... things) {
+        return new ArrayList<>(List.of(things));
+    }
+
+    Club club() {
+        return club(map.data());
+    }
+
+    Club club(MapData on) {
+        return new Club(
+                "Tiny",
+                on,
+                chains,
+                ladders,
+                words,
+                drills,
+                tracks,
+                terms,
+                people,
+                classes,
+                attendance,
+                practice,
+                marks,
+                gradings,
+                rounds,
+                ignoredGaps);
+    }
+
+    static Chain chain(String id, String start, String link) {
+        return new Chain(id, id, null, null, start, new ChainStep(link, null), false);
+    }
+
+    static Ladder ladder(String id, String ruleset, String next, String technique) {
+        Item item = new Item("i-" + id, Item.Kind.TECHNIQUE, technique, null, null, null, null, null, 0, 0);
+        Rank white = new Rank(
+                "white", "White", List.of("white"), 0, 0, 0, List.of(new SyllabusGroup("All", 0, List.of(item))));
+        Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0);
+        return new Ladder(id, id, 0, 0, ruleset, false, List.of(white), policy, next, null, null);
+    }
+
+    static Word word(String id, String technique) {
+        return new Word(id, id, "Japanese", null, "what it means", List.of(technique));
+    }
+
+    static DrillShape drill(String id, String technique, String start) {
+        return new DrillShape(id, id, Block.Kind.WHOLE_DRILL, technique, 0, 0, start, null, "heels", 5, null);
+    }
+
+    static Term term(String id, String track) {
+        Term.Slot slot = new Term.Slot(track, DAY.getDayOfWeek(), LocalTime.of(18, 30), 60, null, null);
+        return new Term(id, id, DAY, DAY.plusWeeks(10), List.of(slot), null, null);
+    }
+
+    static Student student(String id, String card, String rank) {
+        return student(id, card, List.of(new HeldRank("adult", rank, 0, DAY)));
+    }
+
+    /** Every other part of a student is left out. */
+    public static Student student(String id, String card, List<HeldRank> ranks) {
+        return new Student(
+                id, id, null, card, null, DAY, null, null, null, null, null, ranks, null, 0, null, null, null, null,
+                null, null);
+    }
+
+    static TrainingClass trained(String id, String track, String technique) {
+        Block block = new Block("b1", Block.Kind.WHOLE_DRILL, "Drill", 20, technique, null, null, null, null, null);
+        return new TrainingClass(id, DAY, LocalTime.of(18, 30), 60, track, null, null, null, List.of(block), false);
+    }
+
+    static PracticeEntry practice(String id, String classId, String student, String technique) {
+        return new PracticeEntry(
+                id, classId, null, student, technique, null, null, 10, false, null, null, AT, "coach", false);
+    }
+
+    static Mark mark(String id, String student, String subject, String classId, String withdraws) {
+        return new Mark(
+                id, student, subject, null, null, null, Standard.SHOWN, false, null, classId, AT, "coach", withdraws);
+    }
+
+    static Grading grading(String id, String ladder, String student, String rank) {
+        return new Grading(id, id, DAY, ladder, null, List.of(new Grading.Candidate(student, rank, null, null)));
+    }
+
+    static IgnoredGap gap(String id, String student, String position, String technique) {
+        return new IgnoredGap(
+                id, "white", student, Finding.Code.ONE_ANSWER, position, technique, null, "later", AT, "head");
+    }
+
+    static Round round(String id, String second, String classId, String ruleset, String link, String position) {
+        Round.Event event = new Round.Event(5, Round.Who.FIRST, link, position, null, null, null, null, null);
+        Round.Ended ended = new Round.Ended(Round.How.TIME, null, null, null);
+        return new Round(id, AT, null, "ana", second, classId, ruleset, ended, List.of(event), "coach");
+    }
+}

@@ -1,0 +1,217 @@
+package lynchet.core.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Link;
+import lynchet.core.map.Need;
+import lynchet.core.map.Position;
+import lynchet.core.map.Ruleset;
+import lynchet.core.map.Stage;
+import lynchet.core.map.TinyMap;
+import org.assertj.core.groups.Tuple;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class GapsTest {
+
+    private final TinyMap tiny = new TinyMap()
+            .pair("mount", Stage.LEGS_CLEARED, 2.5)
+            .pair("guard", Stage.LEGS_BETWEEN, 0.4)
+            .link("throw", "s", "throw", "mount")
+            .link("elbow", "mount-x", "elbow-escape", "guard")
+            .link("roll", "mount-x", "bridge", "guard")
+            .link("lock", "mount", "arm-lock", Link.TAP)
+            .reaction("hides", "lock", "mount")
+            .answer("choke", "hides", "mount", "choke", Link.TAP);
+
+    private List<Tuple> codes(String... known) {
+        return TinyMap.gaps(tiny.graph(), Set.of(known)).stream()
+                .map(f -> Tuple.tuple(f.code(), f.severity(), f.position() == null ? f.technique() : f.position()))
+                .toList();
+    }
+
+    @Test
+    void aReachedPositionWithNothingToDoBlocksOnlyWhenBehind() {
+        assertThat(codes("throw"))
+                .containsExactly(
+                        Tuple.tuple(Finding.Code.NO_ANSWER, 3, "mount-x"),
+                        Tuple.tuple(Finding.Code.NO_ANSWER, 2, "mount"),
+                        Tuple.tuple(Finding.Code.NO_FINISH, 2, "mount"),
+                        Tuple.tuple(Finding.Code.ONE_ANSWER, 1, "s"));
+    }
+
+    @Test
+    void oneEscapeIsAWarningTwoAreNot() {
+        assertThat(codes("throw", "bridge")).contains(Tuple.tuple(Finding.Code.ONE_ANSWER, 2, "mount-x"));
+        assertThat(codes("throw", "bridge", "elbow-escape"))
+                .doesNotContain(Tuple.tuple(Finding.Code.ONE_ANSWER, 2, "mount-x"));
+    }
+
+    @Test
+    void aReactionIsOpenUntilItsAnswerIsKnown() {
+        assertThat(codes("throw", "arm-lock")).contains(Tuple.tuple(Finding.Code.OPEN_REACTION, 2, "mount"));
+        assertThat(codes("throw", "arm-lock", "choke"))
+                .doesNotContain(Tuple.tuple(Finding.Code.OPEN_REACTION, 2, "mount"));
+    }
+
+    @Test
+    void aTechniqueWithoutAWayInBlocksButOnAnExamListWarns() {
+        assertThat(codes("arm-lock"))
+                .containsExactly(
+                        Tuple.tuple(Finding.Code.NO_WAY_IN, 3, "arm-lock"),
+                        Tuple.tuple(Finding.Code.NO_ANSWER, 2, "s"));
+        MoveGraph graph = tiny.graph();
+        assertThat(Gaps.find(graph, Knowledge.sameLevel(graph, Set.of("arm-lock")), Map.of(), true, Set.of()))
+                .filteredOn(f -> f.code() == Finding.Code.NO_WAY_IN)
+                .singleElement()
+                .returns(2, Finding::severity);
+    }
+
+    @Test
+    void anEscapeMustArriveWithinThreeLinks() {
+        TinyMap far = new TinyMap();
+        far.pair("a", Stage.LEGS_CLEARED, 2)
+                .pair("b", Stage.LEGS_CLEARED, 1.9)
+                .pair("c", Stage.LEGS_CLEARED, 1.8)
+                .pair("d", Stage.LEGS_CLEARED, 1.7);
+        far.link("in", "s", "in", "a")
+                .link("l1", "a-x", "t", "b-x")
+                .link("l2", "b-x", "t", "c-x")
+                .link("l3", "c-x", "t", "d-x")
+                .link("l4", "d-x", "t", "s");
+        assertThat(TinyMap.gaps(far.graph(), Set.of("in", "t")))
+                .filteredOn(f -> f.code() == Finding.Code.NO_ESCAPE)
+                .extracting(Finding::position)
+                .containsExactly("a-x");
+    }
+
+    @Test
+    void aNeedNamesTheLinkThatMakesIt() {
+        tiny.techniques.put("grip", TinyMap.technique("grip", 1));
+        tiny.link("take", "guard", "grip", "guard");
+        tiny.links.add(new Link(
+                "pry",
+                "mount",
+                "pry",
+                null,
+                null,
+                List.of(new Need(Need.Kind.GRIP, "a grip on the sleeve", "take")),
+                null,
+                "s",
+                null,
+                null,
+                null,
+                false));
+        tiny.cost("pry", 2);
+        assertThat(codes("throw", "pry")).contains(Tuple.tuple(Finding.Code.NEED_NOT_MADE, 2, "mount"));
+        assertThat(codes("throw", "pry", "grip")).doesNotContain(Tuple.tuple(Finding.Code.NEED_NOT_MADE, 2, "mount"));
+    }
+
+    @Test
+    void againstAnyoneNeverBlocks() {
+        MoveGraph graph = tiny.graph();
+        assertThat(Gaps.find(graph, Knowledge.againstAnyone(graph, Set.of()), Map.of(), false, Set.of("throw")))
+                .allMatch(f -> f.severity() <= 2)
+                .extracting(Finding::code)
+                .contains(Finding.Code.NO_ANSWER, Finding.Code.ONE_SIDED);
+    }
+
+    @Test
+    void aRulesetSaysWhatCountsAsAnEnd() {
+        tiny.rulesets.add(new Ruleset(
+                "pins",
+                "Pins",
+                null,
+                List.of("arm-lock"),
+                null,
+                List.of("s"),
+                null,
+                false,
+                0,
+                List.of(new Ruleset.HeldPin("mount", 20, 0)),
+                null,
+                5,
+                null));
+        GrapplingMap map = tiny.map();
+        MoveGraph graph = MoveGraph.under(map, map.ruleset("pins").orElseThrow());
+        assertThat(TinyMap.gaps(graph, Set.of("throw", "arm-lock")))
+                .extracting(Finding::code)
+                .doesNotContain(Finding.Code.NO_FINISH, Finding.Code.NO_WAY_IN, Finding.Code.OPEN_REACTION);
+    }
+
+    @Test
+    void theCentralPositionComesFirst() {
+        assertThat(Centrality.of(tiny.map()).get("mount-x")).isGreaterThan(0);
+        Map<String, Double> centrality = Map.of("b", 2.0, "a", 1.0);
+        List<Finding> findings = new ArrayList<>(List.of(
+                new Finding(Finding.Code.NO_ANSWER, 2, "a", null, null, "a", null),
+                new Finding(Finding.Code.NO_ANSWER, 2, "b", null, null, "b", null),
+                new Finding(Finding.Code.NO_ANSWER, 3, "c", null, null, "c", null)));
+        findings.sort(Gaps.order(centrality));
+        assertThat(findings).extracting(Finding::position).containsExactly("c", "b", "a");
+    }
+
+    /** NO_ANSWER and NO_ESCAPE again, by walking strings instead of arrays. */
+    static Set<String> blockedSlowly(GrapplingMap map, Set<String> known) {
+        Map<String, Integer> reached = ReachTest.slowly(map, known);
+        Set<String> blocked = new HashSet<>();
+        for (Position position : map.positions()) {
+            Set<String> states = reached.keySet().stream()
+                    .filter(state -> state.split("/")[0].equals(position.id()))
+                    .collect(Collectors.toSet());
+            if (states.isEmpty() || position.control() >= 0) {
+                continue;
+            }
+            boolean any =
+                    states.stream().anyMatch(state -> !usable(map, state, known).isEmpty());
+            if (!any || position.control() < -0.5 && states.stream().noneMatch(s -> escapes(map, s, known, 3))) {
+                blocked.add(position.id());
+            }
+        }
+        return blocked;
+    }
+
+    private static List<Link> usable(GrapplingMap map, String state, Set<String> known) {
+        return map.linksFrom(state.split("/")[0]).stream()
+                .filter(link -> known.contains(link.technique()))
+                .filter(link -> !link.answersReaction() || state.endsWith("/" + link.when() + "/me"))
+                .toList();
+    }
+
+    private static boolean escapes(GrapplingMap map, String state, Set<String> known, int links) {
+        if (links == 0) {
+            return false;
+        }
+        return usable(map, state, known).stream().anyMatch(link -> {
+            boolean out = link.endsInTap()
+                    || map.position(link.to()).orElseThrow().control() >= -0.5
+                    || map.stageOf(link.to()) == Stage.APART;
+            return out
+                    || escapes(map, link.to(), known, links - 1)
+                    || map.reactionsToLink(link.id()).stream()
+                            .anyMatch(r -> escapes(map, r.leaves() + "/" + r.id() + "/me", known, links - 1));
+        });
+    }
+
+    @ParameterizedTest
+    @MethodSource("lynchet.core.map.TinyMap#twoHundredSeeds")
+    void blockingGapsAgreeWithTheSlowWay(long seed) {
+        GrapplingMap map = TinyMap.random(seed).map();
+        MoveGraph graph = MoveGraph.from(map, List.of("s"));
+        for (Set<String> known :
+                List.of(Set.of("t0", "t1"), Set.of("t1", "t3", "t5"), Set.of("t0", "t2", "t3", "t4"))) {
+            assertThat(TinyMap.gaps(graph, known))
+                    .filteredOn(f -> f.severity() == 3 && f.position() != null)
+                    .extracting(Finding::position)
+                    .containsExactlyInAnyOrderElementsOf(blockedSlowly(map, known));
+        }
+    }
+}

@@ -1,0 +1,137 @@
+package lynchet.core.walk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Link;
+import lynchet.core.map.Position;
+import lynchet.core.map.Reaction;
+import lynchet.core.map.Stage;
+import lynchet.core.map.TinyMap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class ReachTest {
+
+    @Test
+    void theirLinksCarryMeToTheCounterpart() {
+        MoveGraph graph = new TinyMap()
+                .pair("mount", Stage.LEGS_CLEARED, 2.5)
+                .link("throw", "s", "hip-throw", "mount")
+                .graph();
+
+        Reach reach = Reach.of(graph, Knowledge.sameLevel(graph, Set.of("hip-throw")));
+        assertThat(reach.moves("mount")).hasValue(1);
+        assertThat(reach.moves("mount-x")).hasValue(1);
+        assertThat(reach.way("mount-x")).containsExactly(new Move(Move.Kind.THEIRS, "throw", null, "mount-x"));
+
+        Reach knowingNothing = Reach.of(graph, Knowledge.sameLevel(graph, Set.of()));
+        assertThat(knowingNothing.reached("mount-x")).isFalse();
+        assertThat(Reach.of(graph, Knowledge.againstAnyone(graph, Set.of())).reached("mount-x"))
+                .isTrue();
+        assertThat(Reach.of(graph, Knowledge.againstAnyone(graph, Set.of())).reached("mount"))
+                .isFalse();
+    }
+
+    @Test
+    void anAnswerIsUsableOnlyThroughItsReaction() {
+        TinyMap tiny = new TinyMap()
+                .pair("guard", Stage.LEGS_BETWEEN, 0.5)
+                .pair("back", Stage.LEGS_CLEARED, 2.5)
+                .link("pull", "s", "pull", "guard")
+                .link("sweep", "guard", "sweep", "s")
+                .reaction("post", "sweep", "guard")
+                .answer("drag", "post", "guard", "drag", "back");
+        MoveGraph graph = tiny.graph();
+
+        assertThat(Reach.of(graph, Knowledge.sameLevel(graph, Set.of("pull", "drag")))
+                        .reached("back"))
+                .isFalse();
+        Reach reach = Reach.of(graph, Knowledge.sameLevel(graph, Set.of("pull", "drag", "sweep")));
+        assertThat(reach.moves("back")).hasValue(3);
+        assertThat(reach.way("back")).extracting(Move::reaction).containsExactly(null, "post", null);
+    }
+
+    /** The same question answered the slow way: a set of (position, reaction, whose answer) grown until it stands. */
+    static Map<String, Integer> slowly(GrapplingMap map, Set<String> known) {
+        Map<String, Integer> seen = new HashMap<>(Map.of("s", 0));
+        for (int round = 0; ; round++) {
+            Map<String, Integer> grown = new HashMap<>(seen);
+            for (String state : seen.keySet()) {
+                for (String to : nextStates(map, state, known)) {
+                    grown.merge(to, seen.get(state) + 1, Math::min);
+                }
+            }
+            if (grown.equals(seen)) {
+                return seen;
+            }
+            seen = grown;
+        }
+    }
+
+    private static Set<String> nextStates(GrapplingMap map, String state, Set<String> known) {
+        String[] parts = state.split("/");
+        String here = parts[0];
+        String there = map.counterpart(here).id();
+        Set<String> next = new HashSet<>();
+        for (Link link : map.links()) {
+            if (!known.contains(link.technique())) {
+                continue;
+            }
+            boolean mine =
+                    link.from().equals(here) && (!link.answersReaction() || state.endsWith("/" + link.when() + "/me"));
+            boolean theirs = link.from().equals(there)
+                    && (!link.answersReaction() || state.endsWith("/" + link.when() + "/them"));
+            if (mine && !link.endsInTap()) {
+                next.add(link.to());
+            }
+            if (theirs && !link.endsInTap()) {
+                next.add(map.counterpart(link.to()).id());
+            }
+            for (Reaction reaction : map.reactions()) {
+                if (link.id().equals(reaction.link())) {
+                    addReaction(map, reaction, mine, theirs, next);
+                }
+            }
+        }
+        for (Reaction reaction : map.reactions()) {
+            addReaction(map, reaction, here.equals(reaction.position()), there.equals(reaction.position()), next);
+        }
+        return next;
+    }
+
+    private static void addReaction(
+            GrapplingMap map, Reaction reaction, boolean theyDo, boolean iDo, Set<String> next) {
+        if (theyDo) {
+            next.add(reaction.leaves() + "/" + reaction.id() + "/me");
+        }
+        if (iDo) {
+            next.add(map.counterpart(reaction.leaves()).id() + "/" + reaction.id() + "/them");
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("lynchet.core.map.TinyMap#twoHundredSeeds")
+    void agreesWithTheSlowWay(long seed) {
+        GrapplingMap map = TinyMap.random(seed).map();
+        MoveGraph graph = MoveGraph.from(map, List.of("s"));
+        for (Set<String> known : List.of(
+                Set.of("t0", "t1", "t2"), Set.of("t1", "t3", "t5"), Set.of("t0", "t1", "t2", "t3", "t4", "t5"))) {
+            Reach reach = Reach.of(graph, Knowledge.sameLevel(graph, known));
+            Map<String, Integer> fewest = new HashMap<>();
+            slowly(map, known).forEach((state, moves) -> fewest.merge(state.split("/")[0], moves, Math::min));
+            for (Position position : map.positions()) {
+                assertThat(reach.moves(position.id()).stream().boxed().toList())
+                        .as(position.id())
+                        .isEqualTo(fewest.containsKey(position.id()) ? List.of(fewest.get(position.id())) : List.of());
+                assertThat(reach.way(position.id())).hasSize(fewest.getOrDefault(position.id(), 0));
+            }
+        }
+    }
+}

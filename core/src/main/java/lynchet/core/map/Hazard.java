@@ -15,5 +15,11 @@ public enum Hazard {
     LIFTED,
     BELT_THUMB,
     PRESSURE_POINT,
-    LIFT_LEGS
+    LIFT_LEGS,
+    /** A head that may point at the mat. */
+    HEAD_DIVE,
+    /** The receiver has no free arm to fall with. */
+    ARMS_HELD,
+    /** Weight near the neck: folding, bridging, rolling over a shoulder. */
+    NECK_LOAD
 }

@@ -79,6 +79,12 @@ public final class Cautions {
             case BELT_THUMB -> caution(hazard, CAUTION, "Four fingers in the belt, thumb out.");
             case PRESSURE_POINT -> caution(hazard, FORBID, "No knuckle, ear or jaw pressure on training partners.");
             case LIFT_LEGS -> caution(hazard, CAUTION, "Lift with the legs, back straight.");
+            case HEAD_DIVE ->
+                caution(hazard, CAUTION, "Never dive: look up and away, the head stays clear of the mat.");
+            case ARMS_HELD ->
+                caution(hazard, CAUTION, "They have no free arm to fall with: lower them, or let one sleeve go.");
+            case NECK_LOAD ->
+                caution(hazard, CAUTION, "Weight on the shoulders, never on the neck or the crown; slowly.");
         };
     }
 

@@ -54,6 +54,9 @@ class CautionsTest {
         "SHOULDER_LOCK, CAUTION, not under 13",
         "LEG_LOCK, CAUTION, not under 16",
         "BELT_THUMB, CAUTION, thumb out",
+        "HEAD_DIVE, CAUTION, Never dive",
+        "ARMS_HELD, CAUTION, no free arm",
+        "NECK_LOAD, CAUTION, never on the neck",
     })
     void theDangerousOnesAreForbiddenAndTheAgesAreSaid(Hazard hazard, Caution.Level level, String said) {
         assertThat(Cautions.of(hazard).level()).isEqualTo(level);

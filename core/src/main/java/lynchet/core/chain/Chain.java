@@ -1,5 +1,6 @@
 package lynchet.core.chain;
 
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -10,7 +11,13 @@ import lynchet.core.rule.Say;
  * @param first the first step; null while nothing has been entered
  */
 public record Chain(
-        String id, String name, String intent, String owner, String start, ChainStep first, boolean retired) {
+        String id,
+        String name,
+        @Most(400) String intent,
+        @Most(40) String owner,
+        String start,
+        ChainStep first,
+        boolean retired) {
 
     /** Steps on one path, and steps in all: more than anyone can teach, less than can harm the server. */
     public static final int MOST_DEEP = 40;
@@ -19,7 +26,7 @@ public record Chain(
 
     public Chain {
         Say.id("a chain", id);
-        Say.text("the name of chain " + id, name, 80);
+        Say.text("the name of chain " + id, name);
         intent = intent == null ? "" : intent;
         Say.there("the start of chain " + id, start);
         if (first != null) {
@@ -36,6 +43,11 @@ public record Chain(
             steps += count(turn.step(), depth + 1);
         }
         return steps;
+    }
+
+    /** The same chain as somebody's own; null: the house's. */
+    public Chain ownedBy(String account) {
+        return new Chain(id, name, intent, account, start, first, retired);
     }
 
     /** The same chain on other steps. */

@@ -1,21 +1,19 @@
 package lynchet.core.club;
 
+import java.util.HashMap;
 import java.util.List;
-import java.util.function.Function;
+import java.util.Map;
+import java.util.function.UnaryOperator;
 import lynchet.core.chain.Chain;
 import lynchet.core.grading.Grading;
-import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
-import lynchet.core.map.PositionPair;
-import lynchet.core.map.Reaction;
-import lynchet.core.map.Ruleset;
-import lynchet.core.map.Technique;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
 import lynchet.core.round.Round;
@@ -24,42 +22,24 @@ import lynchet.core.term.Term;
 import lynchet.core.walk.IgnoredGap;
 import lynchet.core.words.Word;
 
-/** A whole club: its map, chains, ladders, words, drills, people and records. Accounts and passwords are no part of it. */
-public record Club(
-        String name,
-        MapData map,
-        List<Chain> chains,
-        List<Ladder> ladders,
-        List<Word> words,
-        List<DrillShape> drills,
-        List<Track> tracks,
-        List<Term> terms,
-        List<Student> people,
-        List<TrainingClass> classes,
-        List<Attendance> attendance,
-        List<PracticeEntry> practice,
-        List<Mark> marks,
-        List<Grading> gradings,
-        List<Round> rounds,
-        List<IgnoredGap> ignoredGaps) {
+/**
+ * A club, or a slice of one: things of each {@link Part part}. Accounts and passwords are no part of it.
+ *
+ * <p>A whole club of many years is never held as one of these; an edit holds what is taught and the few records it touches.
+ */
+public final class Club {
 
-    public Club {
-        name = name == null || name.isBlank() ? "Our club" : Say.text("the name of the club", name, 80);
-        map = map == null ? new MapData(null, null, null, null, null) : map;
-        chains = Say.list(chains);
-        ladders = Say.list(ladders);
-        words = Say.list(words);
-        drills = Say.list(drills);
-        tracks = Say.list(tracks);
-        terms = Say.list(terms);
-        people = Say.list(people);
-        classes = Say.list(classes);
-        attendance = Say.list(attendance);
-        practice = Say.list(practice);
-        marks = Say.list(marks);
-        gradings = Say.list(gradings);
-        rounds = Say.list(rounds);
-        ignoredGaps = Say.list(ignoredGaps);
+    private final String name;
+    private final Map<Part<?>, List<?>> things;
+
+    private Club(String name, Map<Part<?>, List<?>> things) {
+        this.name = name;
+        this.things = things;
+    }
+
+    /** A club with nothing in it; a blank name becomes "Our club". */
+    public static Club named(String name) {
+        return new Club(name == null || name.isBlank() ? "Our club" : name, Map.of());
     }
 
     /** A club that has what it teaches, and nobody in it yet. */
@@ -70,69 +50,158 @@ public record Club(
             List<Ladder> ladders,
             List<Word> words,
             List<DrillShape> drills) {
-        return new Club(
-                name, map, chains, ladders, words, drills, null, null, null, null, null, null, null, null, null, null);
+        return named(name)
+                .onMap(map == null ? new MapData(null, null, null, null, null) : map)
+                .with(Parts.CHAINS, chains)
+                .with(Parts.LADDERS, ladders)
+                .with(Parts.WORDS, words)
+                .with(Parts.DRILLS, drills);
+    }
+
+    public String name() {
+        return name;
+    }
+
+    /** The things of one part, in their order; an empty list where there are none. */
+    @SuppressWarnings("unchecked")
+    public <T> List<T> all(Part<T> part) {
+        return (List<T>) things.getOrDefault(part, List.of());
+    }
+
+    /** The same club with other things of one part; a missing list is an empty one. */
+    public <T> Club with(Part<T> part, List<T> others) {
+        Map<Part<?>, List<?>> all = new HashMap<>(things);
+        all.put(part, Say.list(part.name(), others));
+        return new Club(name, all);
+    }
+
+    /** The same club with the things of one part changed. */
+    public <T> Club changing(Part<T> part, UnaryOperator<List<T>> change) {
+        return with(part, change.apply(all(part)));
+    }
+
+    /** What becomes of the things of one part. */
+    public interface Change {
+        <T> List<T> of(Part<T> part, List<T> things);
+    }
+
+    /** The same club with every part changed. */
+    public Club with(Change change) {
+        Club changed = this;
+        for (Part<?> part : Parts.ALL) {
+            changed = changed.with(part, change);
+        }
+        return changed;
+    }
+
+    private <T> Club with(Part<T> part, Change change) {
+        return with(part, change.of(part, all(part)));
+    }
+
+    /** Everything as it is, on another map. */
+    public Club onMap(MapData map) {
+        return with(Parts.PAIRS, map.pairs())
+                .with(Parts.TECHNIQUES, map.techniques())
+                .with(Parts.LINKS, map.links())
+                .with(Parts.REACTIONS, map.reactions())
+                .with(Parts.RULESETS, map.rulesets());
     }
 
     /** Whether this is a map and nothing else. */
     public boolean isOnlyMap() {
-        return chains.isEmpty() && ladders.isEmpty() && words.isEmpty() && tracks.isEmpty() && people.isEmpty();
+        return Parts.ALL.stream()
+                .allMatch(part -> Parts.MAP.contains(part) || all(part).isEmpty());
     }
 
-    /** Everything as it is, on another map. */
-    public Club onMap(MapData other) {
-        return new Club(
-                name,
-                other,
-                chains,
-                ladders,
-                words,
-                drills,
-                tracks,
-                terms,
-                people,
-                classes,
-                attendance,
-                practice,
-                marks,
-                gradings,
-                rounds,
-                ignoredGaps);
-    }
-
-    /** What the club teaches, without the people and what was recorded of them. */
+    /** What the club teaches, without the calendar, the people and what was recorded of them. */
     public Club withoutPeople() {
-        return teaching(name, map, chains, ladders, words, drills);
+        Club taught = named(name);
+        for (Part<?> part : Parts.LIBRARY) {
+            taught = taught.taking(part, this);
+        }
+        return taught;
     }
 
-    /** What becomes of one part of a club. */
-    public interface Change {
-        <T> List<T> of(String part, Class<T> type, List<T> things, Function<T, String> id);
+    /** The same club with the things of one part that another one has. */
+    public <T> Club taking(Part<T> part, Club other) {
+        return with(part, other.all(part));
     }
 
-    /** The club with each part changed that the map's edits may touch; people, attendance and dates stay. */
-    public Club with(Change change) {
-        return new Club(
-                name,
-                new MapData(
-                        change.of("pair", PositionPair.class, map.pairs(), PositionPair::id),
-                        change.of("technique", Technique.class, map.techniques(), Technique::id),
-                        change.of("link", Link.class, map.links(), Link::id),
-                        change.of("reaction", Reaction.class, map.reactions(), Reaction::id),
-                        change.of("ruleset", Ruleset.class, map.rulesets(), Ruleset::id)),
-                change.of("chain", Chain.class, chains, Chain::id),
-                change.of("ladder", Ladder.class, ladders, Ladder::id),
-                change.of("word", Word.class, words, Word::id),
-                change.of("drill", DrillShape.class, drills, DrillShape::id),
-                tracks,
-                terms,
-                people,
-                change.of("class", TrainingClass.class, classes, TrainingClass::id),
-                attendance,
-                change.of("practice", PracticeEntry.class, practice, PracticeEntry::id),
-                change.of("mark", Mark.class, marks, Mark::id),
-                gradings,
-                change.of("round", Round.class, rounds, Round::id),
-                change.of("gap", IgnoredGap.class, ignoredGaps, IgnoredGap::id));
+    public MapData map() {
+        return new MapData(
+                all(Parts.PAIRS), all(Parts.TECHNIQUES), all(Parts.LINKS), all(Parts.REACTIONS), all(Parts.RULESETS));
+    }
+
+    public List<Chain> chains() {
+        return all(Parts.CHAINS);
+    }
+
+    public List<Ladder> ladders() {
+        return all(Parts.LADDERS);
+    }
+
+    public List<Word> words() {
+        return all(Parts.WORDS);
+    }
+
+    public List<DrillShape> drills() {
+        return all(Parts.DRILLS);
+    }
+
+    public List<Track> tracks() {
+        return all(Parts.TRACKS);
+    }
+
+    public List<Term> terms() {
+        return all(Parts.TERMS);
+    }
+
+    public List<Student> people() {
+        return all(Parts.PEOPLE);
+    }
+
+    public List<Promotion> promotions() {
+        return all(Parts.PROMOTIONS);
+    }
+
+    public List<TrainingClass> classes() {
+        return all(Parts.CLASSES);
+    }
+
+    public List<Attendance> attendance() {
+        return all(Parts.ATTENDANCE);
+    }
+
+    public List<PracticeEntry> practice() {
+        return all(Parts.PRACTICE);
+    }
+
+    public List<Mark> marks() {
+        return all(Parts.MARKS);
+    }
+
+    public List<Grading> gradings() {
+        return all(Parts.GRADINGS);
+    }
+
+    public List<Round> rounds() {
+        return all(Parts.ROUNDS);
+    }
+
+    public List<IgnoredGap> ignoredGaps() {
+        return all(Parts.IGNORED_GAPS);
+    }
+
+    /** The same name and the same things in the same order. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Club club
+                && club.name.equals(name)
+                && Parts.ALL.stream().allMatch(part -> club.all(part).equals(all(part)));
+    }
+
+    @Override
+    public int hashCode() {
+        return name.hashCode();
     }
 }

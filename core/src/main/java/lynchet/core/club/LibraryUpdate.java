@@ -8,8 +8,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import lynchet.core.chain.Chain;
-import lynchet.core.map.Link;
-import lynchet.core.map.MapData;
 import lynchet.core.map.PositionPair;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
@@ -78,60 +76,35 @@ public final class LibraryUpdate {
             throw new IllegalArgumentException("the library has nothing called "
                     + unknown.stream().sorted().findFirst().orElseThrow());
         }
-        MapData a = club.map();
-        MapData b = library.map();
-        return new Club(
-                club.name(),
-                new MapData(
-                        taken("pairs", a.pairs(), b.pairs(), PositionPair::id, keys),
-                        taken("techniques", a.techniques(), b.techniques(), Technique::id, keys),
-                        taken("links", a.links(), b.links(), Link::id, keys),
-                        taken("reactions", a.reactions(), b.reactions(), Reaction::id, keys),
-                        taken("rulesets", a.rulesets(), b.rulesets(), Ruleset::id, keys)),
-                taken("chains", club.chains(), library.chains(), Chain::id, keys),
-                taken("ladders", club.ladders(), library.ladders(), Ladder::id, keys),
-                taken("words", club.words(), library.words(), Word::id, keys),
-                taken("drills", club.drills(), library.drills(), DrillShape::id, keys),
-                club.tracks(),
-                club.terms(),
-                club.people(),
-                club.classes(),
-                club.attendance(),
-                club.practice(),
-                club.marks(),
-                club.gradings(),
-                club.rounds(),
-                club.ignoredGaps());
+        Club taken = club;
+        for (Part<?> part : Parts.LIBRARY) {
+            taken = taken(part, taken, library, keys);
+        }
+        return taken;
     }
 
-    private static <T> List<T> taken(
-            String part, List<T> mine, List<T> theirs, Function<T, String> id, Set<String> keys) {
+    private static <T> Club taken(Part<T> part, Club club, Club library, Set<String> keys) {
         Map<String, T> all = new LinkedHashMap<>();
-        mine.forEach(thing -> all.put(id.apply(thing), thing));
-        theirs.stream()
-                .filter(thing -> keys.contains(part + "/" + id.apply(thing)))
-                .forEach(thing -> all.put(id.apply(thing), thing));
-        return List.copyOf(all.values());
+        club.all(part).forEach(thing -> all.put(part.idOf(thing), thing));
+        library.all(part).stream()
+                .filter(thing -> keys.contains(key(part, thing)))
+                .forEach(thing -> all.put(part.idOf(thing), thing));
+        return club.with(part, List.copyOf(all.values()));
+    }
+
+    private static <T> String key(Part<T> part, T thing) {
+        return part.name() + "/" + part.idOf(thing);
     }
 
     /** Everything that a library teaches, by key. */
     public static Map<String, Object> things(Club club) {
         Map<String, Object> all = new LinkedHashMap<>();
-        MapData map = club.map();
-        put(all, "pairs", map.pairs(), PositionPair::id);
-        put(all, "techniques", map.techniques(), Technique::id);
-        put(all, "links", map.links(), Link::id);
-        put(all, "reactions", map.reactions(), Reaction::id);
-        put(all, "rulesets", map.rulesets(), Ruleset::id);
-        put(all, "chains", club.chains(), Chain::id);
-        put(all, "ladders", club.ladders(), Ladder::id);
-        put(all, "words", club.words(), Word::id);
-        put(all, "drills", club.drills(), DrillShape::id);
+        Parts.LIBRARY.forEach(part -> put(all, part, club));
         return all;
     }
 
-    private static <T> void put(Map<String, Object> all, String part, List<T> things, Function<T, String> id) {
-        things.forEach(thing -> all.put(part + "/" + id.apply(thing), thing));
+    private static <T> void put(Map<String, Object> all, Part<T> part, Club club) {
+        club.all(part).forEach(thing -> all.put(key(part, thing), thing));
     }
 
     private static Difference difference(String key, Object thing, Who who) {

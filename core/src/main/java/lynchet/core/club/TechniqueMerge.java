@@ -104,23 +104,18 @@ public final class TechniqueMerge {
                 each(links, l -> l.withNeeds(each(l.needs(), this::need))),
                 each(club.map().reactions(), r -> reaction(r, club.map().links())),
                 each(club.map().rulesets(), this::ruleset));
-        return new Club(
-                club.name(),
-                map,
-                each(club.chains(), this::chain),
-                each(club.ladders(), this::ladder),
-                each(club.words(), this::word),
-                each(club.drills(), this::drill),
-                club.tracks(),
-                club.terms(),
-                club.people(),
-                each(club.classes(), this::trained),
-                club.attendance(),
-                each(club.practice(), this::practice),
-                each(club.marks(), this::mark),
-                club.gradings(),
-                each(club.rounds(), this::round),
-                each(club.ignoredGaps(), g -> g.technique() == null ? g : g.about(technique(g.technique()))));
+        return club.onMap(map)
+                .changing(Parts.CHAINS, all -> each(all, this::chain))
+                .changing(Parts.LADDERS, all -> each(all, this::ladder))
+                .changing(Parts.WORDS, all -> each(all, this::word))
+                .changing(Parts.DRILLS, all -> each(all, this::drill))
+                .changing(Parts.CLASSES, all -> each(all, this::trained))
+                .changing(Parts.PRACTICE, all -> each(all, this::practice))
+                .changing(Parts.MARKS, all -> each(all, this::mark))
+                .changing(Parts.ROUNDS, all -> each(all, this::round))
+                .changing(
+                        Parts.IGNORED_GAPS,
+                        all -> each(all, g -> g.technique() == null ? g : g.about(technique(g.technique()))));
     }
 
     private static <T> List<T> each(List<T> all, Function<T, T> change) {

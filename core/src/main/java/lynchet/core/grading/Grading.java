@@ -2,6 +2,7 @@ package lynchet.core.grading;
 
 import java.time.LocalDate;
 import java.util.List;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -10,7 +11,12 @@ import lynchet.core.rule.Say;
  * @param examiners account names
  */
 public record Grading(
-        String id, String name, LocalDate date, String ladder, List<String> examiners, List<Candidate> candidates) {
+        String id,
+        String name,
+        LocalDate date,
+        String ladder,
+        List<@Most(40) String> examiners,
+        @Most(500) List<Candidate> candidates) {
 
     /** What became of a candidate. */
     public enum Outcome {
@@ -27,7 +33,11 @@ public record Grading(
      * @param rank id of the rank held on the day
      * @param outcome null: not examined yet
      */
-    public record Candidate(String student, String rank, Outcome outcome, String note) {
+    public record Candidate(
+            String student,
+            String rank,
+            Outcome outcome,
+            @Most(300) String note) {
         public Candidate {
             Say.there("the student of a candidate", student);
             Say.there("the rank of candidate " + student, rank);
@@ -36,7 +46,7 @@ public record Grading(
 
     public Grading {
         Say.id("a grading", id);
-        Say.text("the name of grading " + id, name, 80);
+        Say.text("the name of grading " + id, name);
         Say.there("the date of grading " + id, date);
         Say.there("the ladder of grading " + id, ladder);
         examiners = Say.list(examiners);

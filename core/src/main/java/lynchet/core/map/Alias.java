@@ -1,11 +1,12 @@
 package lynchet.core.map;
 
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /** Another name for the same thing, and the tongue it comes from ("Japanese", "wrestling", "plain"). */
-public record Alias(String text, String tongue) {
+public record Alias(String text, @Most(40) String tongue) {
     public Alias {
-        Say.text("an alias", text, 80);
+        Say.text("an alias", text);
         tongue = tongue == null ? "plain" : tongue;
     }
 }

@@ -1,5 +1,6 @@
 package lynchet.core.map;
 
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -12,12 +13,18 @@ import lynchet.core.rule.Say;
  * @param opens id of the link it opens for the partner; may be null
  * @param canHurt whether it can hurt someone
  */
-public record Fault(String id, String see, String because, String fix, String opens, boolean canHurt) {
+public record Fault(
+        String id,
+        @Most(200) String see,
+        @Most(300) String because,
+        @Most(300) String fix,
+        String opens,
+        boolean canHurt) {
     public Fault {
         Say.id("a fault", id);
-        Say.text("what is seen in fault " + id, see, 200);
-        Say.text("the reason of fault " + id, because, 300);
-        Say.text("the fix of fault " + id, fix, 300);
+        Say.text("what is seen in fault " + id, see);
+        Say.text("the reason of fault " + id, because);
+        Say.text("the fix of fault " + id, fix);
     }
 
     /** The same fault under another id, opening another link. */

@@ -1,6 +1,7 @@
 package lynchet.core.map;
 
 import java.util.List;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -22,7 +23,7 @@ public record Link(
         String to,
         String partial,
         String ifStopped,
-        String note,
+        @Most(400) String note,
         boolean retired) {
 
     /** The end of the fight in my favour. */
@@ -43,9 +44,8 @@ public record Link(
         Say.there("the start of link " + id, from);
         Say.there("the technique of link " + id, technique);
         Say.there("the end of link " + id, to);
-        needs = Say.few("the needs of link " + id, needs);
-        meantFor = Say.few("what link " + id + " is meant for", meantFor);
-        Say.notLonger("the note of link " + id, note, 400);
+        needs = Say.list("the needs of link " + id, needs);
+        meantFor = Say.list("what link " + id + " is meant for", meantFor);
     }
 
     /** The same link, retired. */

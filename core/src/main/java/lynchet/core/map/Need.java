@@ -1,5 +1,6 @@
 package lynchet.core.map;
 
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -7,7 +8,7 @@ import lynchet.core.rule.Say;
  *
  * @param madeBy id of the link that makes it; may be null
  */
-public record Need(Kind kind, String text, String madeBy) {
+public record Need(Kind kind, @Most(160) String text, String madeBy) {
 
     /** What sort of thing must hold. */
     public enum Kind {
@@ -20,6 +21,6 @@ public record Need(Kind kind, String text, String madeBy) {
 
     public Need {
         Say.there("the kind of a need", kind);
-        Say.text("a need", text, 160);
+        Say.text("a need", text);
     }
 }

@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
 
@@ -23,24 +24,23 @@ public record Position(
         Map<String, Double> controlIn,
         Jacket jacket,
         boolean pin,
-        String summary,
-        List<String> details,
-        List<String> cautions,
-        String fewWaysBecause,
+        @Most(400) String summary,
+        List<@Most(300) String> details,
+        List<@Most(300) String> cautions,
+        @Most(300) String fewWaysBecause,
         boolean retired) {
 
     public Position {
         Say.id("a position", id);
-        Say.text("the name of position " + id, name, 80);
-        aliases = Say.texts("an alias of position " + id, aliases, 80);
+        Say.text("the name of position " + id, name);
+        aliases = Say.texts("an alias of position " + id, aliases);
         control = step("position " + id, control);
         controlIn = controlIn == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(controlIn));
         controlIn.forEach((ruleset, value) -> step("position " + id + " in ruleset " + ruleset, value));
         jacket = jacket == null ? Jacket.EITHER : jacket;
-        summary = summary == null ? "" : Say.notLonger("the summary of position " + id, summary, 400);
-        details = Say.texts("a detail of position " + id, details, 300);
-        cautions = Say.texts("a caution of position " + id, cautions, 300);
-        Say.notLonger("the reason of position " + id + " for few ways", fewWaysBecause, 300);
+        summary = summary == null ? "" : summary;
+        details = Say.texts("a detail of position " + id, details);
+        cautions = Say.texts("a caution of position " + id, cautions);
     }
 
     /** The same position, retired. */

@@ -1,5 +1,6 @@
 package lynchet.core.map;
 
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
 
@@ -16,7 +17,7 @@ public record Reaction(
         String id,
         String link,
         String position,
-        String text,
+        @Most(160) String text,
         Phase phase,
         Manner manner,
         String leaves,
@@ -31,7 +32,7 @@ public record Reaction(
                     Nonsense.Rule.REACTION_PLACE,
                     "reaction " + id + " belongs to a link or to a position, one of the two");
         }
-        Say.text("the text of reaction " + id, text, 160);
+        Say.text("the text of reaction " + id, text);
         phase = phase == null ? Phase.ENTRY : phase;
         manner = manner == null ? Manner.OTHER : manner;
         Say.there("where reaction " + id + " leaves", leaves);

@@ -1,6 +1,7 @@
 package lynchet.core.map;
 
 import java.util.List;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -14,16 +15,16 @@ public record Ruleset(
         String id,
         String name,
         Jacket jacket,
-        List<String> illegalTechniques,
+        @Most(400) List<String> illegalTechniques,
         List<HazardLimit> illegalHazards,
         List<String> entries,
         List<Points> points,
         boolean fullThrowEnds,
         int fullThrowPoints,
         List<HeldPin> pins,
-        List<String> penalties,
+        List<@Most(120) String> penalties,
         int minutes,
-        String note) {
+        @Most(400) String note) {
 
     /** A hazard that is not legal below an age; {@code belowAge} 0: at no age. */
     public record HazardLimit(Hazard hazard, int belowAge) {}
@@ -36,7 +37,7 @@ public record Ruleset(
 
     public Ruleset {
         Say.id("a ruleset", id);
-        Say.text("the name of ruleset " + id, name, 80);
+        Say.text("the name of ruleset " + id, name);
         jacket = jacket == null ? Jacket.EITHER : jacket;
         illegalTechniques = Say.list(illegalTechniques);
         illegalHazards = Say.list(illegalHazards);

@@ -1,5 +1,6 @@
 package lynchet.core.map;
 
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -8,10 +9,11 @@ import lynchet.core.rule.Say;
  * @param cue a few words to say out loud; may be null
  * @param footwork which foot goes where; may be null
  */
-public record Step(String text, String cue, String footwork) {
+public record Step(
+        @Most(400) String text,
+        @Most(120) String cue,
+        @Most(200) String footwork) {
     public Step {
-        Say.text("a step", text, 400);
-        Say.notLonger("the cue of a step", cue, 120);
-        Say.notLonger("the footwork of a step", footwork, 200);
+        Say.text("a step", text);
     }
 }

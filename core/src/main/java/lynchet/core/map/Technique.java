@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
 
@@ -27,9 +28,9 @@ public record Technique(
         Jacket jacket,
         boolean sided,
         List<Direction> directions,
-        String summary,
+        @Most(400) String summary,
         List<Step> steps,
-        List<String> signs,
+        List<@Most(200) String> signs,
         List<Fault> faults,
         List<Version> versions,
         String houseVersion,
@@ -37,16 +38,16 @@ public record Technique(
         List<String> receiverFalls,
         List<String> carriesOverTo,
         Set<Hazard> hazards,
-        String soloForm,
-        List<String> tags,
+        @Most(400) String soloForm,
+        List<@Most(40) String> tags,
         int learn,
         int master,
         boolean retired) {
 
     public Technique {
         Say.id("a technique", id);
-        Say.text("the name of technique " + id, name, 80);
-        aliases = Say.few("the names of technique " + id, aliases);
+        Say.text("the name of technique " + id, name);
+        aliases = Say.list("the names of technique " + id, aliases);
         Say.there("the family of technique " + id, family);
         if (group != null && group.family() != family) {
             throw new Nonsense(
@@ -54,19 +55,18 @@ public record Technique(
                     "technique " + id + " is a " + family + " and cannot be in the group " + group);
         }
         jacket = jacket == null ? Jacket.EITHER : jacket;
-        directions = Say.few("the directions of technique " + id, directions);
-        summary = summary == null ? "" : Say.notLonger("the summary of technique " + id, summary, 400);
-        steps = Say.few("the steps of technique " + id, steps);
-        signs = Say.texts("a sign of technique " + id, signs, 200);
-        faults = Say.few("the faults of technique " + id, faults);
-        versions = Say.few("the versions of technique " + id, versions);
-        prerequisites = Say.few("the prerequisites of technique " + id, prerequisites);
-        receiverFalls = Say.few("the falls of technique " + id, receiverFalls);
-        carriesOverTo = Say.few("what technique " + id + " carries over to", carriesOverTo);
+        directions = Say.list("the directions of technique " + id, directions);
+        summary = summary == null ? "" : summary;
+        steps = Say.list("the steps of technique " + id, steps);
+        signs = Say.texts("a sign of technique " + id, signs);
+        faults = Say.list("the faults of technique " + id, faults);
+        versions = Say.list("the versions of technique " + id, versions);
+        prerequisites = Say.list("the prerequisites of technique " + id, prerequisites);
+        receiverFalls = Say.list("the falls of technique " + id, receiverFalls);
+        carriesOverTo = Say.list("what technique " + id + " carries over to", carriesOverTo);
         hazards =
                 hazards == null || hazards.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(hazards));
-        Say.notLonger("the solo form of technique " + id, soloForm, 400);
-        tags = Say.texts("a tag of technique " + id, tags, 40);
+        tags = Say.texts("a tag of technique " + id, tags);
         Say.within("learn of technique " + id, learn, 1, 5);
         Say.within("master of technique " + id, master, 1, 5);
     }

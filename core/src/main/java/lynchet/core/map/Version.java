@@ -1,6 +1,7 @@
 package lynchet.core.map;
 
 import java.util.List;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -12,19 +13,19 @@ public record Version(
         String id,
         String name,
         Purpose purpose,
-        String because,
+        @Most(400) String because,
         List<Step> steps,
         List<Fault> faults,
         List<Need> needs) {
 
     public Version {
         Say.id("a version", id);
-        Say.text("the name of version " + id, name, 80);
+        Say.text("the name of version " + id, name);
         purpose = purpose == null ? Purpose.TEACHING : purpose;
-        because = because == null ? "" : Say.notLonger("the reason of version " + id, because, 400);
-        steps = Say.few("the steps of version " + id, steps);
-        faults = Say.few("the faults of version " + id, faults);
-        needs = Say.few("the needs of version " + id, needs);
+        because = because == null ? "" : because;
+        steps = Say.list("the steps of version " + id, steps);
+        faults = Say.list("the faults of version " + id, faults);
+        needs = Say.list("the needs of version " + id, needs);
     }
 
     /** The same version under another id, with other faults. */

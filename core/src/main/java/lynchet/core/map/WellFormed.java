@@ -212,13 +212,14 @@ public final class WellFormed {
                         "link " + link.id() + " ends in a tap, which only a submission brings; " + technique.name()
                                 + " is not one");
             }
-            for (Need need : link.needs()) {
+            for (int j = 0; j < link.needs().size(); j++) {
+                Need need = link.needs().get(j);
                 if (need.madeBy() != null && !links.containsKey(need.madeBy())) {
                     breach(
                             "NEED_EXISTS",
                             "links",
                             i,
-                            "needs",
+                            "needs/" + j + "/madeBy",
                             link.id(),
                             "a need of link " + link.id() + " is made by " + need.madeBy() + ", which is not a link");
                 }

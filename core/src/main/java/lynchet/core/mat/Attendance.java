@@ -1,6 +1,7 @@
 package lynchet.core.mat;
 
 import java.time.Instant;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -9,7 +10,13 @@ import lynchet.core.rule.Say;
  * @param how by which way it was taken
  * @param by account name of whoever took it
  */
-public record Attendance(String id, String student, String classId, How how, Instant at, String by) {
+public record Attendance(
+        String id,
+        String student,
+        String classId,
+        How how,
+        Instant at,
+        @Most(40) String by) {
 
     /** How attendance was taken. */
     public enum How {

@@ -1,5 +1,6 @@
 package lynchet.core.mat;
 
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -14,13 +15,13 @@ import lynchet.core.rule.Say;
 public record Block(
         String id,
         Kind kind,
-        String title,
+        @Most(100) String title,
         int minutes,
         String technique,
         String version,
         String chain,
         Dose dose,
-        String watchCue,
+        @Most(120) String watchCue,
         String watchFault) {
 
     /** What happens in a block. */
@@ -39,7 +40,7 @@ public record Block(
     public Block {
         Say.id("a block", id);
         Say.there("the kind of block " + id, kind);
-        Say.text("the title of block " + id, title, 100);
+        Say.text("the title of block " + id, title);
         Say.within("the minutes of block " + id, minutes, 1, 240);
     }
 

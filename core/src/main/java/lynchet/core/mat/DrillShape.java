@@ -1,6 +1,7 @@
 package lynchet.core.mat;
 
 import java.util.List;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -16,20 +17,20 @@ import lynchet.core.rule.Say;
  */
 public record DrillShape(
         String id,
-        String name,
+        @Most(100) String name,
         Block.Kind kind,
         String technique,
         int fromStep,
         int toStep,
         String start,
-        List<String> resetWhen,
-        String watch,
+        List<@Most(120) String> resetWhen,
+        @Most(200) String watch,
         int minutes,
         Dose dose) {
 
     public DrillShape {
         Say.id("a drill", id);
-        Say.text("the name of drill " + id, name, 100);
+        Say.text("the name of drill " + id, name);
         Say.there("the kind of drill " + id, kind);
         Say.within("the first step of drill " + id, fromStep, 0, 20);
         Say.within("the last step of drill " + id, toStep, fromStep, 20);

@@ -2,6 +2,7 @@ package lynchet.core.mat;
 
 import java.time.Instant;
 import java.util.List;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -22,10 +23,10 @@ public record Mark(
         String version,
         Standard standard,
         boolean passed,
-        List<String> faults,
+        @Most(20) List<String> faults,
         String classId,
         Instant at,
-        String by,
+        @Most(40) String by,
         String withdraws) {
 
     public Mark {
@@ -40,7 +41,6 @@ public record Mark(
                     "mark " + id + ": " + standard + " is computed from practice, not marked");
         }
         faults = Say.list(faults);
-        Say.within("the faults of mark " + id, faults.size(), 0, 20);
     }
 
     /** The same judgement about another subject, in a version of it, with the faults as that one names them. */

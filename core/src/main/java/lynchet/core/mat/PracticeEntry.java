@@ -2,6 +2,7 @@ package lynchet.core.mat;
 
 import java.time.Instant;
 import java.util.List;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -25,9 +26,9 @@ public record PracticeEntry(
         int reps,
         boolean part,
         Role role,
-        List<String> except,
+        @Most(200) List<String> except,
         Instant at,
-        String by,
+        @Most(40) String by,
         boolean withdrawn) {
 
     public PracticeEntry {
@@ -46,6 +47,11 @@ public record PracticeEntry(
     /** Whether it counts for a student who was in the class. */
     public boolean countsFor(String studentId) {
         return !withdrawn && (student == null ? !except.contains(studentId) : student.equals(studentId));
+    }
+
+    /** Id of the technique or chain that was drilled. */
+    public String subject() {
+        return technique != null ? technique : chain;
     }
 
     /** The same entry about another technique. */

@@ -1,13 +1,83 @@
 package lynchet.core.mat;
 
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
 import lynchet.core.map.Jacket;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
-/** A stream of classes: juniors, fundamentals, no-jacket … */
-public record Track(String id, String name, Jacket jacket) {
+/** A stream of classes: juniors, fundamentals, no-jacket …, with its weekly times. */
+public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> slots) {
+
+    /**
+     * A weekly time.
+     *
+     * @param from first day on which it holds; null: always so far
+     * @param until last day on which it holds; null: until further notice
+     * @param minutes length of a class, 5 to 480
+     * @param area the mat area; may be null
+     * @param coach account name of whoever usually gives it; may be null
+     */
+    public record Slot(
+            @Most(60) String id,
+            LocalDate from,
+            LocalDate until,
+            DayOfWeek day,
+            LocalTime start,
+            int minutes,
+            String area,
+            @Most(40) String coach) {
+        public Slot {
+            Say.id("a slot", id);
+            Say.there("the day of slot " + id, day);
+            Say.there("the start of slot " + id, start);
+            Say.within("the minutes of slot " + id, minutes, 5, 480);
+            if (from != null && until != null && until.isBefore(from)) {
+                throw new IllegalArgumentException("slot " + id + " ends before it begins");
+            }
+        }
+
+        /** Whether there is a class in it on a day. */
+        public boolean holdsOn(LocalDate date) {
+            return date.getDayOfWeek() == day
+                    && (from == null || !date.isBefore(from))
+                    && (until == null || !date.isAfter(until));
+        }
+
+        /** The id of its class on a day, the same wherever it is made. */
+        public String classOn(LocalDate date) {
+            return id + "-" + date;
+        }
+    }
+
     public Track {
         Say.id("a track", id);
-        Say.text("the name of track " + id, name, 60);
+        Say.text("the name of track " + id, name);
         jacket = jacket == null ? Jacket.EITHER : jacket;
+        slots = Say.list(slots);
+        if (slots.stream().map(Slot::id).distinct().count() != slots.size()) {
+            throw new IllegalArgumentException("track " + id + " names a slot twice");
+        }
+    }
+
+    /** A class of one of its slots on a day, nothing planned for it yet. */
+    public TrainingClass planned(Slot slot, LocalDate date, String term) {
+        return new TrainingClass(
+                slot.classOn(date),
+                date,
+                slot.start(),
+                slot.minutes(),
+                id,
+                slot.id(),
+                term,
+                null,
+                slot.coach(),
+                slot.area(),
+                null,
+                null,
+                false,
+                false);
     }
 }

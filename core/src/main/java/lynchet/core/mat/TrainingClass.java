@@ -4,13 +4,18 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
  * One dated class of a track, made of timed blocks.
  *
  * @param minutes its length, 5 to 480
+ * @param slot id of the weekly time it stands in; null: outside any
+ * @param term id of the term it belongs to; may be null
+ * @param group which of several groups on one mat it is; null: all together
  * @param coach account name of the coach who gives it; may be null
+ * @param pinned whether a planner leaves it as it is
  */
 public record TrainingClass(
         String id,
@@ -18,11 +23,15 @@ public record TrainingClass(
         LocalTime start,
         int minutes,
         String track,
-        String coach,
+        String slot,
+        String term,
+        @Most(40) String group,
+        @Most(40) String coach,
         String area,
-        String theme,
+        @Most(200) String theme,
         List<Block> blocks,
-        boolean cancelled) {
+        boolean cancelled,
+        boolean pinned) {
 
     public TrainingClass {
         Say.id("a class", id);
@@ -42,6 +51,7 @@ public record TrainingClass(
 
     /** The same class made of other blocks. */
     public TrainingClass withBlocks(List<Block> others) {
-        return new TrainingClass(id, date, start, minutes, track, coach, area, theme, others, cancelled);
+        return new TrainingClass(
+                id, date, start, minutes, track, slot, term, group, coach, area, theme, others, cancelled, pinned);
     }
 }

@@ -1,8 +1,10 @@
 package lynchet.core.people;
 
 import java.time.LocalDate;
-import java.util.List;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * How often people come, for projections.
@@ -14,22 +16,21 @@ public record ClubPace(Set<LocalDate> openWeeks, double classesAWeek) {
 
     public static final int WEEKS = 8;
 
-    /** The pace of the whole club over the eight weeks before {@code today}. */
-    public static ClubPace of(
-            List<StudentRecord> records, List<lynchet.core.mat.TrainingClass> classes, LocalDate today) {
-        LocalDate from = today.minusWeeks(WEEKS);
-        Set<LocalDate> open = new java.util.TreeSet<>();
-        classes.stream()
-                .filter(c ->
-                        !c.cancelled() && c.date().isAfter(from) && !c.date().isAfter(today))
-                .forEach(c -> open.add(Projection.mondayOf(c.date())));
-        double mean = records.stream()
-                .mapToLong(r -> r.attended().stream()
-                        .filter(c -> c.date().isAfter(from) && !c.date().isAfter(today))
-                        .count())
-                .filter(count -> count > 0)
-                .average()
-                .orElse(0);
-        return new ClubPace(Set.copyOf(open), mean / WEEKS);
+    /**
+     * The pace of the whole club over the eight weeks before {@code today}; today itself is not over and does not count.
+     *
+     * @param open days on which a class took place
+     * @param classes classes attended in those weeks, one number for each student who came at all
+     */
+    public static ClubPace of(Collection<LocalDate> open, Collection<Integer> classes) {
+        Set<LocalDate> weeks = new TreeSet<>();
+        open.forEach(day -> weeks.add(Projection.mondayOf(day)));
+        double mean = classes.stream().mapToInt(Integer::intValue).average().orElse(0);
+        return new ClubPace(Collections.unmodifiableSet(weeks), mean / WEEKS);
+    }
+
+    /** The first day that counts for a pace as of {@code today}. */
+    public static LocalDate from(LocalDate today) {
+        return today.minusWeeks(WEEKS);
     }
 }

@@ -1,4 +1,10 @@
 package lynchet.core.people;
 
+import lynchet.core.rule.Most;
+
 /** Whom to call; seen by coaches only. */
-public record Contacts(String guardian, String guardianPhone, String emergency, String emergencyPhone) {}
+public record Contacts(
+        @Most(120) String guardian,
+        @Most(40) String guardianPhone,
+        @Most(120) String emergency,
+        @Most(40) String emergencyPhone) {}

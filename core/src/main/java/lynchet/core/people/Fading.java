@@ -2,8 +2,6 @@ package lynchet.core.people;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.List;
-import java.util.Optional;
 
 /**
  * How a practised technique fades: a planning heuristic for what to review, never a verdict on a pass.
@@ -30,31 +28,34 @@ public record Fading(int sessions, LocalDate last, double halfLife) {
         RUSTY
     }
 
-    /** Folds practice days, which must be in order of date; empty when no session was effective. */
-    public static Optional<Fading> of(List<PracticeDay> days) {
-        Fading fading = null;
-        boolean livePassCounted = false;
-        for (PracticeDay day : days) {
-            if (!day.isEffective()) {
-                continue;
-            }
-            double h = fading == null ? FIRST : fading.after(day);
-            if (day.livePass() && !livePassCounted) {
-                livePassCounted = true;
-                h = Math.min(LONGEST, h * 1.5);
-            }
-            fading = new Fading(fading == null ? 1 : fading.sessions + 1, day.day(), h);
+    /**
+     * What is known after a day; a day that was no session changes nothing. A live pass stretches the half-life once.
+     *
+     * @param was null: no session before
+     */
+    static Fading after(Fading was, boolean liveCounted, PracticeDay day) {
+        if (!day.isEffective()) {
+            return was;
         }
-        return Optional.ofNullable(fading);
+        double h = was == null ? FIRST : was.stretched(day);
+        if (day.livePass() && !liveCounted) {
+            h = Math.min(LONGEST, h * 1.5);
+        }
+        return new Fading(was == null ? 1 : was.sessions + 1, day.day(), h);
     }
 
-    private double after(PracticeDay day) {
+    private double stretched(PracticeDay day) {
         double recall = recallOn(day.day());
         if (recall < RELEARN_BELOW) {
             return Math.max(FIRST, halfLife / 2);
         }
         double quality = 1 - 0.25 * day.faultShare();
         return Math.min(LONGEST, halfLife * (1 + 1.6 * (1 - recall) * quality));
+    }
+
+    /** The first day on which it is rusty, unless it is practised again before. */
+    public LocalDate rustyFrom() {
+        return last.plusDays((long) Math.floor(halfLife) + 1);
     }
 
     public boolean isDrilled() {

@@ -1,13 +1,19 @@
 package lynchet.core.people;
 
 import java.time.LocalDate;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /** A student is kept at a rank on purpose, until a coach lifts it; {@code ended} null: it still stands. */
-public record Hold(LocalDate from, LocalDate reviewOn, String reason, String by, LocalDate ended) {
+public record Hold(
+        LocalDate from,
+        LocalDate reviewOn,
+        @Most(300) String reason,
+        @Most(40) String by,
+        LocalDate ended) {
     public Hold {
         Say.there("the start of a hold", from);
-        Say.text("the reason of a hold", reason, 300);
+        Say.text("the reason of a hold", reason);
     }
 
     public boolean standsOn(LocalDate day) {

@@ -1,63 +1,119 @@
 package lynchet.core.people;
 
-import java.util.HashSet;
-import java.util.LinkedHashMap;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
 
 /**
- * Which marks stand: a later one supersedes an earlier one with the same subject, role, side, version and standard;
- * a withdrawn one is gone.
+ * Which of one student's marks stand: the latest of each key of subject, role, side, version and standard. Both sides are
+ * read as right and left. A later "not yet" also suspends passes above it for that key until it is passed again.
+ *
+ * <p>It can be put together mark by mark in any order; only taking one back needs the others of its subject again.
  */
 public final class MarkBook {
 
-    private final List<Mark> standing;
+    private static final Comparator<Standing> IN_TIME =
+            Comparator.comparing(Standing::at).thenComparing(Standing::mark);
 
-    private MarkBook(List<Mark> standing) {
-        this.standing = standing;
-    }
-
-    /** @param marks one student's marks in the order they were given */
-    public static MarkBook of(List<Mark> marks) {
-        Set<String> withdrawn = new HashSet<>();
-        marks.stream().filter(mark -> mark.withdraws() != null).forEach(mark -> withdrawn.add(mark.withdraws()));
-        Map<List<Object>, Mark> latest = new LinkedHashMap<>();
-        for (Mark mark : marks) {
-            if (mark.withdraws() == null && !withdrawn.contains(mark.id())) {
-                latest.put(key(mark), mark);
-            }
+    /** What two marks share when the later one takes the earlier one's place; {@code version} is empty for none. */
+    public record Key(String subject, Role role, Side side, String version, Standard standard) {
+        private boolean isOf(String wantedSubject, Role wantedRole, Side wantedSide, String wantedVersion) {
+            return subject.equals(wantedSubject)
+                    && role == wantedRole
+                    && (wantedSide == null || side.covers(wantedSide))
+                    && (wantedVersion == null || wantedVersion.equals(version));
         }
-        return new MarkBook(List.copyOf(latest.values()));
     }
 
-    private static List<Object> key(Mark mark) {
-        return List.of(
-                mark.subject(),
-                mark.role(),
-                mark.side(),
-                mark.standard(),
-                mark.version() == null ? "" : mark.version());
+    /** The mark that stands for a key. */
+    public record Standing(String mark, boolean passed, Instant at) {}
+
+    private final Map<String, Map<Key, Standing>> bySubject = new HashMap<>();
+
+    /** The book of what stands already. */
+    public MarkBook(Map<Key, Standing> standing) {
+        standing.forEach((key, mark) ->
+                bySubject.computeIfAbsent(key.subject(), s -> new HashMap<>()).put(key, mark));
     }
 
-    public List<Mark> standing() {
-        return standing;
+    /** @param marks one student's marks in any order */
+    public static MarkBook of(List<Mark> marks) {
+        Map<Key, Standing> standing = new HashMap<>();
+        withoutTakenBack(marks).forEach(mark -> {
+            Standing its = new Standing(mark.id(), mark.passed(), mark.at());
+            keys(mark).forEach(key -> standing.merge(key, its, MarkBook::later));
+        });
+        return new MarkBook(standing);
+    }
+
+    /** Marks that are neither taken back nor take one back. */
+    public static List<Mark> withoutTakenBack(List<Mark> marks) {
+        Set<String> takenBack = new TreeSet<>();
+        marks.stream().map(Mark::withdraws).filter(Objects::nonNull).forEach(takenBack::add);
+        return marks.stream()
+                .filter(mark -> mark.withdraws() == null && !takenBack.contains(mark.id()))
+                .toList();
+    }
+
+    /** The keys that a mark stands for: two where it was given for both sides. */
+    static List<Key> keys(Mark mark) {
+        String version = mark.version() == null ? "" : mark.version();
+        return mark.side().each().stream()
+                .map(side -> new Key(mark.subject(), mark.role(), side, version, mark.standard()))
+                .toList();
+    }
+
+    private static Standing later(Standing a, Standing b) {
+        return IN_TIME.compare(a, b) >= 0 ? a : b;
+    }
+
+    /** The book with one more mark that takes nothing back; this one stays as it is. */
+    MarkBook after(Mark mark) {
+        Map<Key, Standing> all = standing();
+        Standing its = new Standing(mark.id(), mark.passed(), mark.at());
+        keys(mark).forEach(key -> all.merge(key, its, MarkBook::later));
+        return new MarkBook(all);
+    }
+
+    /** A copy of what stands, by key. */
+    public Map<Key, Standing> standing() {
+        Map<Key, Standing> all = new HashMap<>();
+        bySubject.values().forEach(all::putAll);
+        return all;
+    }
+
+    /** Ids of the subjects that anything stands for. */
+    public Set<String> subjects() {
+        return bySubject.keySet();
     }
 
     /** The highest standard passed; a pass at a higher standard holds for the lower ones. {@code version} null: any. */
     public Optional<Standard> best(String subject, Role role, Side side, String version) {
-        return standing.stream()
-                .filter(mark -> mark.passed()
-                        && mark.subject().equals(subject)
-                        && mark.role() == role
-                        && (side == null || mark.side().covers(side))
-                        && (version == null || version.equals(mark.version())))
-                .map(Mark::standard)
-                .max(Standard::compareTo);
+        Map<Key, Standing> its = bySubject.getOrDefault(subject, Map.of());
+        return its.entrySet().stream()
+                .filter(entry -> entry.getKey().isOf(subject, role, side, version))
+                .filter(entry -> entry.getValue().passed() && !isSuspended(entry.getKey(), entry.getValue(), its))
+                .map(entry -> entry.getKey().standard())
+                .max(Comparator.naturalOrder());
+    }
+
+    private static boolean isSuspended(Key key, Standing pass, Map<Key, Standing> its) {
+        return its.entrySet().stream()
+                .anyMatch(other -> !other.getValue().passed()
+                        && other.getKey().standard().compareTo(key.standard()) < 0
+                        && other.getKey().role() == key.role()
+                        && other.getKey().side() == key.side()
+                        && other.getKey().version().equals(key.version())
+                        && IN_TIME.compare(other.getValue(), pass) > 0);
     }
 }

@@ -2,8 +2,10 @@ package lynchet.core.people;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Technique;
 import lynchet.core.mat.Side;
@@ -16,13 +18,11 @@ import lynchet.core.rank.SyllabusGroup;
 /** How far a student is with each item of a rank's syllabus. */
 public final class Progress {
 
-    private final PracticeLog log;
-    private final MarkBook marks;
+    private final StudentState state;
     private final GrapplingMap map;
 
-    public Progress(StudentRecord record, GrapplingMap map) {
-        this.log = PracticeLog.of(record);
-        this.marks = MarkBook.of(record.marks());
+    public Progress(StudentState state, GrapplingMap map) {
+        this.state = state;
         this.map = map;
     }
 
@@ -50,14 +50,6 @@ public final class Progress {
         }
     }
 
-    public MarkBook marks() {
-        return marks;
-    }
-
-    public PracticeLog log() {
-        return log;
-    }
-
     public List<GroupProgress> of(Rank rank, LocalDate today) {
         List<GroupProgress> groups = new ArrayList<>();
         for (SyllabusGroup group : rank.syllabus()) {
@@ -70,11 +62,11 @@ public final class Progress {
     }
 
     ItemProgress of(Item item, LocalDate today) {
-        String subject = subject(item);
+        String subject = subject(item, map);
         List<Side> sides = sides(item);
         Standard have = sides.isEmpty() ? best(item, subject, null) : worst(item, subject, sides);
         int sessions = leastSessions(subject, sides);
-        Optional<Fading> best = log.on(subject, null);
+        Optional<Fading> best = state.on(subject, null);
         boolean met = have != null && have.compareTo(item.standard()) >= 0;
         return new ItemProgress(
                 item,
@@ -89,13 +81,21 @@ public final class Progress {
     private int leastSessions(String subject, List<Side> sides) {
         List<Side> asked = sides.isEmpty() ? List.of(Side.BOTH) : sides;
         return asked.stream()
-                .mapToInt(side -> log.on(subject, side).map(Fading::sessions).orElse(0))
+                .mapToInt(side -> state.on(subject, side).map(Fading::sessions).orElse(0))
                 .min()
                 .orElse(0);
     }
 
+    /** What has to be known of a student to judge an item, as marks and practice name it. */
+    public static Set<String> subjects(Item item, GrapplingMap map) {
+        Set<String> subjects = new HashSet<>();
+        subjects.add(subject(item, map));
+        map.technique(item.ref()).ifPresent(thrown -> subjects.addAll(thrown.receiverFalls()));
+        return subjects;
+    }
+
     /** Marks and practice name a counter by its technique. */
-    private String subject(Item item) {
+    private static String subject(Item item, GrapplingMap map) {
         return item.kind() == Item.Kind.COUNTER
                 ? map.link(item.ref()).map(link -> link.technique()).orElse(item.ref())
                 : item.subject();
@@ -103,7 +103,7 @@ public final class Progress {
 
     /** Sides only mean something where the technique has sides. */
     private List<Side> sides(Item item) {
-        boolean sided = map.technique(subject(item)).map(Technique::sided).orElse(false);
+        boolean sided = map.technique(subject(item, map)).map(Technique::sided).orElse(false);
         return sided ? item.sides().required() : Sides.EITHER.required();
     }
 
@@ -120,14 +120,14 @@ public final class Progress {
     }
 
     private Standard best(Item item, String subject, Side side) {
-        Optional<Standard> passed = marks.best(subject, item.role(), side, item.version());
+        Optional<Standard> passed = state.marks().best(subject, item.role(), side, item.version());
         if (passed.isPresent()) {
             return passed.get();
         }
-        if (log.on(subject, side).filter(Fading::isDrilled).isPresent()) {
+        if (state.on(subject, side).filter(Fading::isDrilled).isPresent()) {
             return Standard.DRILLED;
         }
-        return log.introduced(subject) ? Standard.INTRODUCED : null;
+        return state.introduced(subject) ? Standard.INTRODUCED : null;
     }
 
     private String missing(Item item, String subject, List<Side> sides, int sessions) {

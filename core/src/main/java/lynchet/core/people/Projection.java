@@ -3,7 +3,6 @@ package lynchet.core.people;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
-import java.util.List;
 import java.util.Optional;
 import org.apache.commons.statistics.distribution.GammaDistribution;
 
@@ -31,18 +30,13 @@ public record Projection(double perWeek, LocalDate median, LocalDate early, Loca
     }
 
     /**
-     * @param attended dates of the student's counted classes, any order
+     * @param recent the student's counted classes of the last eight weeks
      * @return empty when there was no class in eight weeks: not attending, no date
      */
-    static Optional<Projection> of(
-            int toGo, List<LocalDate> attended, LocalDate joined, ClubPace pace, LocalDate today) {
+    static Optional<Projection> of(int toGo, int recent, LocalDate joined, ClubPace pace, LocalDate today) {
         if (toGo <= 0) {
             return Optional.of(new Projection(0, today, today, today));
         }
-        LocalDate from = today.minusWeeks(ClubPace.WEEKS);
-        int recent = (int) attended.stream()
-                .filter(day -> day.isAfter(from) && !day.isAfter(today))
-                .count();
         if (recent == 0) {
             return Optional.empty();
         }

@@ -9,7 +9,6 @@ import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Technique;
 import lynchet.core.mat.Role;
-import lynchet.core.mat.TrainingClass;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Policy;
@@ -47,56 +46,61 @@ public record Readiness(
     /** The next stripe: which, the classes there and needed, and when; {@code projection} null: not attending. */
     public record Stripe(int number, boolean met, int have, int need, Projection projection) {}
 
+    /** Whose eyes it is for; a viewer is not told of ages, holds and restrictions, not even that there are any. */
+    public enum Eyes {
+        COACH,
+        VIEWER
+    }
+
+    /**
+     * What is asked of one student on one ladder.
+     *
+     * @param recent classes counted on the ladder in the last {@link ClubPace#WEEKS} weeks
+     */
+    public record Question(
+            Student student,
+            StudentState state,
+            int recent,
+            Ladder ladder,
+            GrapplingMap map,
+            ClubPace pace,
+            LocalDate today,
+            Eyes eyes) {}
+
     /** @return empty when the student holds no rank on the ladder */
-    public static Optional<Readiness> of(
-            StudentRecord record, Ladder ladder, GrapplingMap map, ClubPace pace, LocalDate today) {
-        return record.student()
-                .heldOn(ladder.id())
-                .filter(held -> ladder.indexOf(held.rank()) >= 0)
-                .map(held -> new Judge(record, ladder, map, pace, today, held).judge());
+    public static Optional<Readiness> of(Question asked) {
+        return Optional.ofNullable(asked.state().ladders().get(asked.ladder().id()))
+                .filter(count -> asked.ladder().indexOf(count.held().rank()) >= 0)
+                .map(count -> new Judge(asked, count).judge());
     }
 
     /** Collects the conditions one after the other. */
     private static final class Judge {
 
-        private final StudentRecord record;
+        private final Question asked;
         private final Student student;
         private final Ladder ladder;
         private final GrapplingMap map;
-        private final ClubPace pace;
         private final LocalDate today;
+        private final LadderCount count;
         private final HeldRank held;
         private final Rank rank;
-        private final List<LocalDate> counted;
         private final List<Condition> conditions = new ArrayList<>();
 
-        Judge(StudentRecord record, Ladder ladder, GrapplingMap map, ClubPace pace, LocalDate today, HeldRank held) {
-            this.record = record;
-            this.student = record.student();
-            this.ladder = ladder;
-            this.map = map;
-            this.pace = pace;
-            this.today = today;
-            this.held = held;
+        Judge(Question asked, LadderCount count) {
+            this.asked = asked;
+            this.student = asked.student();
+            this.ladder = asked.ladder();
+            this.map = asked.map();
+            this.today = asked.today();
+            this.count = count;
+            this.held = count.held();
             this.rank = ladder.rank(held.rank()).orElseThrow();
-            this.counted = countedClasses();
-        }
-
-        private List<LocalDate> countedClasses() {
-            List<LocalDate> days = record.attended().stream()
-                    .filter(c -> !c.date().isAfter(today) && !c.cancelled())
-                    .filter(c -> ladder.tracks().isEmpty() || ladder.tracks().contains(c.track()))
-                    .map(TrainingClass::date)
-                    .toList();
-            return ladder.policy().oneClassADay() ? days.stream().distinct().toList() : days;
         }
 
         Readiness judge() {
             Optional<Rank> next = ladder.after(rank.id());
-            int since = (int) counted.stream()
-                            .filter(day -> !day.isBefore(held.since()))
-                            .count()
-                    + student.priorClasses();
+            int since = count.classes() + (held.fromBefore() ? student.priorClasses() : 0);
             int need = ladder.policy().classesForRank(rank);
             Optional<Projection> projection = project(need - since);
             if (need > 0) {
@@ -109,11 +113,15 @@ public record Readiness(
                         Say.count(need - since, "class", "classes") + " to go",
                         projection.map(Projection::median).orElse(null));
             }
+            boolean all = asked.eyes() == Eyes.COACH;
             timeInRank();
-            next.ifPresent(this::age);
+            next.filter(rankAbove -> all).ifPresent(this::age);
             syllabus();
             falls();
-            holdsAndLimits();
+            if (all) {
+                holdsAndLimits();
+            }
+            membership();
             LocalDate window = window();
             return new Readiness(
                     student.id(),
@@ -128,7 +136,7 @@ public record Readiness(
         }
 
         private Optional<Projection> project(int toGo) {
-            return Projection.of(toGo, counted, student.joined(), pace, today);
+            return Projection.of(toGo, asked.recent(), student.joined(), asked.pace(), today);
         }
 
         private Stripe stripe(int since) {
@@ -176,7 +184,7 @@ public record Readiness(
         }
 
         private void syllabus() {
-            for (Progress.GroupProgress group : new Progress(record, map).of(rank, today)) {
+            for (Progress.GroupProgress group : new Progress(asked.state(), map).of(rank, today)) {
                 List<String> open = group.items().stream()
                         .filter(item -> !item.met())
                         .map(item -> name(item.item()) + " (" + item.missing() + ")")
@@ -207,7 +215,7 @@ public record Readiness(
 
         /** Whoever is examined on throws is thrown in turn, so the falls of the next rank's throws must be passed. */
         private void falls() {
-            MarkBook marks = MarkBook.of(record.marks());
+            MarkBook marks = asked.state().marks();
             List<String> needed = rank.items()
                     .flatMap(item -> Ladder.techniqueOf(item, map).stream())
                     .map(id -> map.technique(id).orElseThrow())
@@ -232,6 +240,19 @@ public record Readiness(
             }
         }
 
+        private void membership() {
+            if (student.memberUntil() != null) {
+                add(
+                        Condition.Code.MEMBERSHIP,
+                        "Membership",
+                        !student.memberUntil().isBefore(today),
+                        student.memberUntil().toString(),
+                        "valid",
+                        "ran out",
+                        null);
+            }
+        }
+
         private void holdsAndLimits() {
             student.holds().stream()
                     .filter(hold -> hold.standsOn(today))
@@ -249,16 +270,6 @@ public record Readiness(
                             "none",
                             r.kind().words(),
                             r.until() == null ? null : r.until().plusDays(1)));
-            if (student.memberUntil() != null) {
-                add(
-                        Condition.Code.MEMBERSHIP,
-                        "Membership",
-                        !student.memberUntil().isBefore(today),
-                        student.memberUntil().toString(),
-                        "valid",
-                        "ran out",
-                        null);
-            }
         }
 
         private LocalDate window() {

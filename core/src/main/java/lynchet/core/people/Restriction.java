@@ -1,6 +1,7 @@
 package lynchet.core.people;
 
 import java.time.LocalDate;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -9,7 +10,11 @@ import lynchet.core.rule.Say;
  * @param until the last day; null: until it is lifted
  * @param note what a coach on the mat needs to know, nothing more
  */
-public record Restriction(Kind kind, LocalDate from, LocalDate until, String note) {
+public record Restriction(
+        Kind kind,
+        LocalDate from,
+        LocalDate until,
+        @Most(200) String note) {
 
     /** What must not be done. */
     public enum Kind {

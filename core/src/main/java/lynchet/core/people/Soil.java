@@ -21,12 +21,12 @@ public enum Soil {
      * there has gone rusty, ploughed where something is drilled or at least met, bare elsewhere. Passes without logged practice
      * are green, never rusty.
      */
-    public static Map<String, Soil> of(GrapplingMap map, MarkBook marks, PracticeLog log, LocalDate today) {
+    public static Map<String, Soil> of(GrapplingMap map, StudentState state, LocalDate today) {
         Map<String, Soil> soil = new LinkedHashMap<>();
         for (Position position : map.positions()) {
             Soil best = BARE;
             for (Link link : map.linksFrom(position.id())) {
-                best = better(best, of(link.technique(), marks, log, today));
+                best = better(best, of(link.technique(), state, today));
             }
             soil.put(position.id(), best);
         }
@@ -34,9 +34,9 @@ public enum Soil {
     }
 
     /** The soil of one technique. */
-    public static Soil of(String technique, MarkBook marks, PracticeLog log, LocalDate today) {
-        Optional<Fading> fading = log.on(technique, null);
-        if (marks.best(technique, Role.PERFORMER, null, null).isPresent()) {
+    public static Soil of(String technique, StudentState state, LocalDate today) {
+        Optional<Fading> fading = state.on(technique, null);
+        if (state.marks().best(technique, Role.PERFORMER, null, null).isPresent()) {
             return fading.filter(f -> f.stateOn(today) == Fading.State.RUSTY).isPresent() ? WEED : GREEN;
         }
         return fading.isPresent() ? PLOUGHED : BARE;

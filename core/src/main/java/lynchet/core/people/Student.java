@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.Period;
 import java.util.List;
 import java.util.Optional;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -13,15 +14,14 @@ import lynchet.core.rule.Say;
  * @param card number of the attendance card; may be null
  * @param weightKg weight in kilograms, 10 to 300; null: unknown
  * @param heightCm height in centimetres, 60 to 250; null: unknown
- * @param ranks ranks held now, one for each ladder
- * @param priorClasses classes credited from before the club
+ * @param priorClasses classes credited from before the club; they count for the rank held then, not for later ones
  * @param left the day they left; null: still enrolled
  */
 public record Student(
         String id,
         String name,
-        String calledBy,
-        String card,
+        @Most(40) String calledBy,
+        @Most(40) String card,
         LocalDate born,
         LocalDate joined,
         LocalDate left,
@@ -29,21 +29,20 @@ public record Student(
         LocalDate weighed,
         Integer heightCm,
         Lead lead,
-        List<HeldRank> ranks,
         List<String> tracks,
         int priorClasses,
         LocalDate memberUntil,
         Contacts contacts,
-        List<Hold> holds,
-        List<Restriction> restrictions,
+        @Most(200) List<Hold> holds,
+        @Most(200) List<Restriction> restrictions,
         List<String> keepApart,
-        String notes) {
+        @Most(2000) String notes) {
 
     public Student {
         Say.id("a student", id);
-        Say.text("the name of student " + id, name, 80);
-        calledBy = calledBy == null || calledBy.isBlank() ? name.split(" ")[0] : calledBy;
-        Say.text("the called-by name of student " + id, calledBy, 40);
+        Say.text("the name of student " + id, name);
+        calledBy = calledBy == null || calledBy.isBlank() ? firstWord(name) : calledBy;
+        Say.text("the called-by name of student " + id, calledBy);
         Say.there("the day student " + id + " joined", joined);
         if (born != null && born.isAfter(joined)) {
             throw new IllegalArgumentException("student " + id + " joined before being born");
@@ -56,7 +55,6 @@ public record Student(
             Say.within("the height in cm of student " + id, heightCm, 60, 250);
         }
         lead = lead == null ? Lead.RIGHT : lead;
-        ranks = Say.list(ranks);
         tracks = Say.list(tracks);
         Say.within("the prior classes of student " + id, priorClasses, 0, 100_000);
         holds = Say.list(holds);
@@ -65,13 +63,38 @@ public record Student(
         notes = notes == null ? "" : notes;
     }
 
+    /** The same person under another id. */
+    public Student as(String otherId) {
+        return new Student(
+                otherId,
+                name,
+                calledBy,
+                card,
+                born,
+                joined,
+                left,
+                weightKg,
+                weighed,
+                heightCm,
+                lead,
+                tracks,
+                priorClasses,
+                memberUntil,
+                contacts,
+                holds,
+                restrictions,
+                keepApart,
+                notes);
+    }
+
     /** Age in whole years on a day; empty when the birth date is not known. */
     public Optional<Integer> ageOn(LocalDate day) {
         return Optional.ofNullable(born).map(b -> Period.between(b, day).getYears());
     }
 
-    public Optional<HeldRank> heldOn(String ladder) {
-        return ranks.stream().filter(held -> held.ladder().equals(ladder)).findFirst();
+    private static String firstWord(String name) {
+        String word = name.strip().split("\\s+")[0];
+        return word.substring(0, Math.min(40, word.length()));
     }
 
     /** What somebody sees who may not see health, contacts and notes. */
@@ -88,7 +111,6 @@ public record Student(
                 null,
                 null,
                 lead,
-                ranks,
                 tracks,
                 priorClasses,
                 memberUntil,

@@ -1,60 +1,115 @@
 package lynchet.core.people;
 
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import lynchet.core.mat.Attendance;
+import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Role;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.rank.Ladder;
+import lynchet.core.round.Round;
 import lynchet.core.rule.Say;
 
-/** A student with all that was recorded of them: the classes they were in, what was drilled there, and their marks. */
+/**
+ * All that was recorded of one student, from which their state can be folded again.
+ *
+ * @param attended classes they were in, cancelled ones included
+ * @param practice what was drilled in those classes and counts for them
+ * @param marks their marks with those that take others back
+ * @param markedIn days of the classes that marks name, by class id
+ * @param rounds rounds they were in, with {@code roundDays} by round id
+ */
 public record StudentRecord(
-        Student student, List<TrainingClass> attended, List<PracticeEntry> practice, List<Mark> marks) {
+        String student,
+        List<Promotion> promotions,
+        List<TrainingClass> attended,
+        List<PracticeEntry> practice,
+        List<Mark> marks,
+        Map<String, LocalDate> markedIn,
+        List<Round> rounds,
+        Map<String, LocalDate> roundDays) {
 
     public StudentRecord {
         Say.there("the student of a record", student);
+        promotions = Say.list(promotions);
         attended = attended.stream()
-                .sorted(Comparator.comparing(TrainingClass::date)
-                        .thenComparing(TrainingClass::start)
-                        .thenComparing(TrainingClass::id))
+                .sorted(Comparator.comparing(TrainingClass::date).thenComparing(TrainingClass::id))
                 .toList();
         practice = Say.list(practice);
-        marks = marks.stream()
-                .sorted(Comparator.comparing(Mark::at).thenComparing(Mark::id))
-                .toList();
+        marks = Say.list(marks);
+        rounds = Say.list(rounds);
     }
 
-    /**
-     * The records of many students at once; practice that counts for everyone present is shared, not copied by hand.
-     */
-    public static List<StudentRecord> of(
-            List<Student> students,
-            List<TrainingClass> classes,
-            List<Attendance> attendance,
-            List<PracticeEntry> practice,
-            List<Mark> marks) {
-        Map<String, TrainingClass> classById =
-                classes.stream().collect(Collectors.toMap(TrainingClass::id, Function.identity()));
-        Map<String, List<Attendance>> attended =
-                attendance.stream().collect(Collectors.groupingBy(Attendance::student));
-        Map<String, List<PracticeEntry>> byClass =
-                practice.stream().collect(Collectors.groupingBy(PracticeEntry::classId));
-        Map<String, List<Mark>> marksOf = marks.stream().collect(Collectors.groupingBy(Mark::student));
-        return students.stream()
-                .map(student -> {
-                    List<TrainingClass> mine = attended.getOrDefault(student.id(), List.of()).stream()
-                            .map(a -> classById.get(a.classId()))
-                            .toList();
-                    List<PracticeEntry> drilled = mine.stream()
-                            .flatMap(c -> byClass.getOrDefault(c.id(), List.of()).stream())
-                            .filter(entry -> entry.countsFor(student.id()))
-                            .toList();
-                    return new StudentRecord(student, mine, drilled, marksOf.getOrDefault(student.id(), List.of()));
-                })
+    /** The state folded from all of it, in the order of the days. */
+    public StudentState state(List<Ladder> ladders, GrapplingMap map) {
+        Map<String, LadderCount> held = new HashMap<>();
+        HeldRank.of(promotions).forEach((ladder, rank) -> held.put(ladder, new LadderCount(rank, 0, null)));
+        StudentState state = new StudentState(null, held, Map.of(), new MarkBook(Map.of()));
+        for (StudentEvent event : events(ladders, map)) {
+            state = state.after(event);
+        }
+        return state;
+    }
+
+    private record Dated(LocalDate day, StudentEvent event) {}
+
+    private List<StudentEvent> events(List<Ladder> ladders, GrapplingMap map) {
+        List<Dated> events = new ArrayList<>();
+        Map<String, LocalDate> dayOf = new HashMap<>();
+        for (TrainingClass c : attended) {
+            if (!c.cancelled()) {
+                dayOf.put(c.id(), c.date());
+                events.add(new Dated(c.date(), new StudentEvent.Attended(c.date(), counts(ladders, c.track()))));
+            }
+        }
+        for (PracticeEntry entry : practice) {
+            LocalDate day = dayOf.get(entry.classId());
+            if (day != null && entry.countsFor(student)) {
+                practised(entry, day).ifPresent(event -> events.add(new Dated(day, event)));
+            }
+        }
+        for (Mark mark : MarkBook.withoutTakenBack(marks)) {
+            LocalDate day = mark.classId() == null ? null : markedIn.get(mark.classId());
+            events.add(new Dated(day == null ? LocalDate.MIN : day, new StudentEvent.Marked(mark, day)));
+        }
+        for (Round round : rounds) {
+            LocalDate day = roundDays.get(round.id());
+            successes(round, student, map, day).forEach(event -> events.add(new Dated(day, event)));
+        }
+        events.sort(Comparator.comparing(Dated::day));
+        return events.stream().map(Dated::event).toList();
+    }
+
+    /** The ladders on which a class of a track counts, and whether only one a day does. */
+    public static Map<String, Boolean> counts(List<Ladder> ladders, String track) {
+        Map<String, Boolean> counts = new HashMap<>();
+        for (Ladder ladder : ladders) {
+            if (ladder.tracks().isEmpty() || ladder.tracks().contains(track)) {
+                counts.put(ladder.id(), ladder.policy().oneClassADay());
+            }
+        }
+        return counts;
+    }
+
+    /** What an entry is to somebody it counts for; nothing to a receiver. */
+    public static java.util.Optional<StudentEvent> practised(PracticeEntry entry, LocalDate day) {
+        if (entry.role() != Role.PERFORMER || entry.withdrawn()) {
+            return java.util.Optional.empty();
+        }
+        PracticeDay done = PracticeDay.drilled(day, entry.part() ? 0 : entry.reps(), entry.part() ? entry.reps() : 0);
+        return java.util.Optional.of(new StudentEvent.Practised(entry.subject(), entry.side(), done));
+    }
+
+    /** What worked for somebody in a round, by technique. */
+    public static List<StudentEvent> successes(Round round, String student, GrapplingMap map, LocalDate day) {
+        return round.successesOf(student).stream()
+                .flatMap(event -> map.link(event.link()).stream().map(link -> (StudentEvent)
+                        new StudentEvent.Practised(link.technique(), event.side(), PracticeDay.worked(day))))
                 .toList();
     }
 }

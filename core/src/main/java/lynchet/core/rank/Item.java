@@ -2,6 +2,7 @@ package lynchet.core.rank;
 
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Standard;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -17,7 +18,7 @@ public record Item(
         String id,
         Kind kind,
         String ref,
-        String words,
+        @Most(200) String words,
         String version,
         Standard standard,
         Sides sides,
@@ -48,7 +49,7 @@ public record Item(
         if (aboutTheMap) {
             Say.there("what item " + id + " is about", ref);
         } else {
-            Say.text("the words of item " + id, words, 200);
+            Say.text("the words of item " + id, words);
         }
         standard = standard == null ? Standard.SHOWN : standard;
         sides = sides == null ? Sides.EITHER : sides;

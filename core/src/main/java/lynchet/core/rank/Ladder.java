@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import lynchet.core.chain.Chain;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.rule.Say;
@@ -38,7 +37,7 @@ public record Ladder(
 
     public Ladder {
         Say.id("a ladder", id);
-        Say.text("the name of ladder " + id, name, 80);
+        Say.text("the name of ladder " + id, name);
         ranks = Say.list(ranks);
         Say.there("the policy of ladder " + id, policy);
         handOver = handOver == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(handOver));
@@ -99,37 +98,16 @@ public record Ladder(
         };
     }
 
+    /** The same ladder counting the classes of other tracks. */
+    public Ladder counting(List<String> otherTracks) {
+        return new Ladder(
+                id, name, fromAge, toAge, ruleset, examList, ranks, policy, nextLadder, handOver, otherTracks);
+    }
+
     public Ladder withRank(Rank changed) {
         List<Rank> all = ranks.stream()
                 .map(r -> r.id().equals(changed.id()) ? changed : r)
                 .toList();
         return new Ladder(id, name, fromAge, toAge, ruleset, examList, all, policy, nextLadder, handOver, tracks);
-    }
-
-    /** Whether every reference of the syllabuses exists; the sentence names the first that does not. */
-    public Optional<String> broken(GrapplingMap map, List<Chain> chains) {
-        for (Rank rank : ranks) {
-            for (Item item : rank.items().toList()) {
-                boolean there =
-                        switch (item.kind()) {
-                            case TECHNIQUE ->
-                                map.technique(item.ref())
-                                        .filter(t -> item.version() == null
-                                                || t.versions().stream().anyMatch(v -> v.id().equals(item.version())))
-                                        .isPresent();
-                            case COUNTER -> map.link(item.ref()).isPresent();
-                            case CHAIN ->
-                                chains.stream().anyMatch(chain -> chain.id().equals(item.ref()));
-                            case POSITION_GOAL -> map.position(item.ref()).isPresent();
-                            case WORDS, FORM, LIVE_ROUNDS, HELPING_HOURS -> true;
-                        };
-                if (!there) {
-                    return Optional.of("item " + item.id() + " of rank " + rank.id() + " names " + item.ref()
-                            + (item.version() == null ? "" : " in version " + item.version())
-                            + ", which does not exist");
-                }
-            }
-        }
-        return Optional.empty();
     }
 }

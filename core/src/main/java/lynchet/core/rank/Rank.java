@@ -2,6 +2,7 @@ package lynchet.core.rank;
 
 import java.util.List;
 import java.util.stream.Stream;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -14,8 +15,8 @@ import lynchet.core.rule.Say;
  */
 public record Rank(
         String id,
-        String name,
-        List<String> colours,
+        @Most(60) String name,
+        List<@Most(20) String> colours,
         int stripes,
         int minAge,
         int minWeeks,
@@ -23,7 +24,7 @@ public record Rank(
 
     public Rank {
         Say.id("a rank", id);
-        Say.text("the name of rank " + id, name, 60);
+        Say.text("the name of rank " + id, name);
         colours = Say.list(colours);
         Say.within("the colours of rank " + id, colours.size(), 1, 2);
         Say.within("the stripes of rank " + id, stripes, 0, 9);

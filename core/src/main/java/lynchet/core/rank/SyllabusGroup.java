@@ -1,6 +1,7 @@
 package lynchet.core.rank;
 
 import java.util.List;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -8,9 +9,10 @@ import lynchet.core.rule.Say;
  *
  * @param choose how many of the items must be met; 0: all of them
  */
-public record SyllabusGroup(String name, int choose, List<Item> items) {
+public record SyllabusGroup(
+        String name, int choose, @Most(200) List<Item> items) {
     public SyllabusGroup {
-        Say.text("the name of a syllabus group", name, 80);
+        Say.text("the name of a syllabus group", name);
         items = Say.list(items);
         Say.within("how many to choose in " + name, choose, 0, 1000);
     }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import lynchet.core.mat.Side;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -25,8 +26,8 @@ public record Round(
         String classId,
         String ruleset,
         Ended ended,
-        List<Event> events,
-        String by) {
+        @Most(2000) List<Event> events,
+        @Most(40) String by) {
 
     /** Where it was fought. */
     public enum Kind {
@@ -61,7 +62,16 @@ public record Round(
         WORKED,
         PARTIAL,
         STOPPED,
-        COUNTERED
+        COUNTERED;
+
+        /** 1 when it worked, one half when partly, else 0. */
+        public double worked() {
+            return switch (this) {
+                case WORKED -> 1;
+                case PARTIAL -> 0.5;
+                case STOPPED, COUNTERED -> 0;
+            };
+        }
     }
 
     /**
@@ -94,7 +104,7 @@ public record Round(
             Intent intent,
             Outcome outcome,
             Side side,
-            String note) {
+            @Most(200) String note) {
         public Event {
             Say.within("the second of an event", second, 0, 3600);
             Say.there("who acts in an event", who);
@@ -123,6 +133,15 @@ public record Round(
                 throw new IllegalArgumentException("the events of round " + id + " go back in time at number " + i);
             }
         }
+    }
+
+    /** What a person tried on purpose by a named link, and it worked. */
+    public List<Event> successesOf(String person) {
+        Who who = person.equals(first) ? Who.FIRST : Who.SECOND;
+        return events.stream()
+                .filter(e ->
+                        e.who() == who && e.link() != null && e.intent() == Intent.TRY && e.outcome() == Outcome.WORKED)
+                .toList();
     }
 
     /** The same round with its links called by other names. */

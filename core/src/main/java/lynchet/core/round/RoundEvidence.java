@@ -40,32 +40,41 @@ public final class RoundEvidence {
         this.map = map;
     }
 
-    /** The evidence of these rounds; a partial success counts one half, a threat is not a try. */
-    public static RoundEvidence of(GrapplingMap map, List<Round> rounds) {
-        RoundEvidence evidence = new RoundEvidence(map);
+    /** What was logged of one link: tries, and how many of them worked; a partial success is one half. */
+    public record LinkTally(String link, int tries, double worked) {}
+
+    /** The tallies of these rounds; a threat is not a try. */
+    public static List<LinkTally> tally(List<Round> rounds) {
+        Map<String, LinkTally> all = new TreeMap<>();
         for (Round round : rounds) {
             for (Round.Event event : round.events()) {
                 if (event.link() != null && event.intent() == Round.Intent.TRY) {
-                    map.link(event.link()).ifPresent(link -> evidence.add(link, event.outcome()));
+                    all.merge(
+                            event.link(),
+                            new LinkTally(event.link(), 1, event.outcome().worked()),
+                            (a, b) -> new LinkTally(a.link(), a.tries() + b.tries(), a.worked() + b.worked()));
                 }
             }
+        }
+        return List.copyOf(all.values());
+    }
+
+    /** The evidence of what was logged; links that are not on the map are passed over. */
+    public static RoundEvidence of(GrapplingMap map, List<LinkTally> logged) {
+        RoundEvidence evidence = new RoundEvidence(map);
+        for (LinkTally one : logged) {
+            map.link(one.link()).ifPresent(link -> evidence.add(link, one));
         }
         return evidence;
     }
 
-    private void add(Link link, Round.Outcome outcome) {
-        double worked =
-                switch (outcome) {
-                    case WORKED -> 1;
-                    case PARTIAL -> 0.5;
-                    case STOPPED, COUNTERED -> 0;
-                };
+    private void add(Link link, LinkTally one) {
         Family family = map.technique(link.technique()).orElseThrow().family();
         for (Tally tally : List.of(
                 byLink.computeIfAbsent(link.id(), id -> new Tally()),
                 byFamily.computeIfAbsent(family, f -> new Tally()))) {
-            tally.tries++;
-            tally.worked += worked;
+            tally.tries += one.tries();
+            tally.worked += one.worked();
         }
     }
 

@@ -19,10 +19,21 @@ public final class Nonsense extends IllegalArgumentException {
     }
 
     private final Rule rule;
+    private final String where;
 
     public Nonsense(Rule rule, String sentence) {
+        this(rule, null, sentence);
+    }
+
+    /** @param where path of the field, such as {@code /faults/0/see}; null: the sentence names it */
+    public Nonsense(Rule rule, String where, String sentence) {
         super(sentence);
         this.rule = rule;
+        this.where = where;
+    }
+
+    public String where() {
+        return where;
     }
 
     public Rule rule() {

@@ -9,9 +9,6 @@ public final class Say {
 
     private static final Pattern SLUG = Pattern.compile("[a-z0-9]+(-[a-z0-9]+)*");
 
-    /** More parts than anything a coach writes has, few enough not to harm the server. */
-    public static final int MANY = 60;
-
     private Say() {}
 
     /**
@@ -29,50 +26,26 @@ public final class Say {
     }
 
     /**
-     * Text that must be there, at most {@code most} characters.
+     * Text that must be there; how long it may be is the business of {@link Limits}.
      *
      * @throws Nonsense naming {@code what}
      */
-    public static String text(String what, String text, int most) {
+    public static String text(String what, String text) {
         if (text == null || text.isBlank()) {
             throw new Nonsense(Nonsense.Rule.TEXT_EMPTY, what + " must not be empty");
-        }
-        return notLonger(what, text, most);
-    }
-
-    /**
-     * Text that may be left out, at most {@code most} characters; null stays null.
-     *
-     * @throws Nonsense naming {@code what}
-     */
-    public static String notLonger(String what, String text, int most) {
-        if (text != null && text.length() > most) {
-            throw new Nonsense(Nonsense.Rule.TEXT_LONG, what + " is longer than " + most + " characters");
         }
         return text;
     }
 
     /**
-     * Several texts, at most {@link #MANY}; a missing list is an empty one.
+     * Several texts; a missing list is an empty one.
      *
      * @throws Nonsense naming {@code what}
      */
-    public static List<String> texts(String what, List<String> texts, int most) {
-        List<String> all = few(what, texts);
-        all.forEach(text -> text(what, text, most));
+    public static List<String> texts(String what, List<String> texts) {
+        List<String> all = list(what, texts);
+        all.forEach(text -> text(what, text));
         return all;
-    }
-
-    /**
-     * An unmodifiable copy of at most {@link #MANY} things; a missing list is an empty one.
-     *
-     * @throws Nonsense naming {@code what}
-     */
-    public static <T> List<T> few(String what, List<T> list) {
-        if (list != null && list.size() > MANY) {
-            throw new Nonsense(Nonsense.Rule.TOO_MANY, what + " are more than " + MANY);
-        }
-        return list(list);
     }
 
     private static String shortened(String id) {
@@ -98,7 +71,24 @@ public final class Say {
 
     /** An unmodifiable copy; a missing list is an empty one. */
     public static <T> List<T> list(List<T> list) {
-        return list == null ? List.of() : List.copyOf(list);
+        return list("a list", list);
+    }
+
+    /**
+     * An unmodifiable copy; a missing list is an empty one.
+     *
+     * @throws Nonsense naming {@code what} if there is nothing at some place in it
+     */
+    public static <T> List<T> list(String what, List<T> list) {
+        if (list == null) {
+            return List.of();
+        }
+        for (int i = 0; i < list.size(); i++) {
+            if (list.get(i) == null) {
+                throw new Nonsense(Nonsense.Rule.MISSING, what + " has nothing at place " + (i + 1));
+            }
+        }
+        return List.copyOf(list);
     }
 
     /** "a", "a and b", "a, b and c". */

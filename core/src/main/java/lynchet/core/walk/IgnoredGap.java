@@ -2,6 +2,7 @@ package lynchet.core.walk;
 
 import java.time.Instant;
 import java.util.Objects;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -23,14 +24,14 @@ public record IgnoredGap(
         String position,
         String technique,
         String reaction,
-        String reason,
+        @Most(300) String reason,
         Instant at,
-        String by) {
+        @Most(40) String by) {
 
     public IgnoredGap {
         Say.id("an ignored gap", id);
         Say.there("the code of ignored gap " + id, code);
-        Say.text("the reason to leave gap " + id, reason, 300);
+        Say.text("the reason to leave gap " + id, reason);
     }
 
     /** Whether it is this finding, seen through these eyes. */
@@ -41,6 +42,12 @@ public record IgnoredGap(
                 && Objects.equals(position, finding.position())
                 && Objects.equals(technique, finding.technique())
                 && Objects.equals(reaction, finding.reaction());
+    }
+
+    /** Whether it is the same decision, whenever and by whom it was made. */
+    public boolean covers(IgnoredGap other) {
+        return new IgnoredGap(other.id, rank, student, code, position, technique, reaction, reason, other.at, other.by)
+                .equals(other);
     }
 
     /** The same decision about another technique. */

@@ -1,6 +1,7 @@
 package lynchet.core.words;
 
 import java.util.List;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
@@ -10,21 +11,27 @@ import lynchet.core.rule.Say;
  * @param parts the pieces it is made of, in order; none when it is one piece
  * @param techniques ids of the techniques that it names or belongs to
  */
-public record Word(String id, String term, String tongue, List<Part> parts, String meaning, List<String> techniques) {
+public record Word(
+        String id,
+        String term,
+        @Most(40) String tongue,
+        List<Part> parts,
+        @Most(300) String meaning,
+        List<String> techniques) {
 
     /** A piece of a word and what it means: "soto", "outer". */
-    public record Part(String text, String meaning) {
+    public record Part(@Most(40) String text, String meaning) {
         public Part {
-            Say.text("a part of a term", text, 40);
-            Say.text("the meaning of the part " + text, meaning, 80);
+            Say.text("a part of a term", text);
+            Say.text("the meaning of the part " + text, meaning);
         }
     }
 
     public Word {
         Say.id("a word", id);
-        Say.text("the word " + id, term, 80);
+        Say.text("the word " + id, term);
         parts = Say.list(parts);
-        Say.text("the meaning of word " + id, meaning, 300);
+        Say.text("the meaning of word " + id, meaning);
         techniques = Say.list(techniques);
     }
 }

@@ -25,7 +25,7 @@ class ClubCheckTest {
         return Stream.of(
                 breach("ID_UNIQUE", "/chains/1/id", c -> c.chains.add(TinyClub.chain("line", "guard", "sweep"))),
                 breach("CHAIN_START", "/chains/1/start", c -> c.chains.add(TinyClub.chain("x", "no", "sweep"))),
-                breach("CHAIN_LINK", "/chains/1/first", c -> c.chains.add(TinyClub.chain("x", "guard", "no"))),
+                breach("CHAIN_LINK", "/chains/1/first/link", c -> c.chains.add(TinyClub.chain("x", "guard", "no"))),
                 breach(
                         "LADDER_RULESET",
                         "/ladders/1/ruleset",
@@ -34,8 +34,11 @@ class ClubCheckTest {
                         "LADDER_NEXT",
                         "/ladders/1/nextLadder",
                         c -> c.ladders.add(TinyClub.ladder("x", null, "no", "hip-bump"))),
-                breach("SYLLABUS_ITEM", "/ladders/1/ranks", c -> c.ladders.add(TinyClub.ladder("x", null, null, "no"))),
-                breach("WORD_TECHNIQUE", "/words/1/techniques", c -> c.words.add(TinyClub.word("x", "no"))),
+                breach(
+                        "SYLLABUS_ITEM",
+                        "/ladders/1/ranks/0/syllabus/0/items/0/ref",
+                        c -> c.ladders.add(TinyClub.ladder("x", null, null, "no"))),
+                breach("WORD_TECHNIQUE", "/words/1/techniques/0", c -> c.words.add(TinyClub.word("x", "no"))),
                 breach("DRILL_TECHNIQUE", "/drills/1/technique", c -> c.drills.add(TinyClub.drill("x", "no", null))),
                 breach("DRILL_START", "/drills/1/start", c -> c.drills.add(TinyClub.drill("x", null, "no"))),
                 breach(
@@ -50,12 +53,24 @@ class ClubCheckTest {
                         "GAP_TECHNIQUE",
                         "/ignoredGaps/1/technique",
                         c -> c.ignoredGaps.add(TinyClub.gap("x", null, "guard", "no"))),
-                breach("ID_UNIQUE", "/tracks/1/id", c -> c.tracks.add(new Track("all", "Again", null))),
-                breach("SLOT_TRACK", "/terms/1/slots", c -> c.terms.add(TinyClub.term("x", "no"))),
-                breach("CARD_UNIQUE", "/people/2/card", c -> c.people.add(TinyClub.student("x", "11", "white"))),
-                breach("HELD_RANK", "/people/2/ranks", c -> c.people.add(TinyClub.student("x", "13", "no"))),
+                breach("ID_UNIQUE", "/tracks/1/id", c -> c.tracks.add(new Track("all", "Again", null, null))),
+                breach("TERM_SLOT", "/terms/1/slots/0", c -> c.terms.add(TinyClub.term("x", "no"))),
+                breach("CARD_UNIQUE", "/people/2/card", c -> c.people.add(TinyClub.student("x", "11"))),
+                breach("ID_UNIQUE", "/tracks/1", c -> c.tracks.add(TinyClub.track("x", "mondays"))),
+                breach("ID_UNIQUE", "/ladders/1", c -> c.ladders.add(TinyClub.likeWith("x", c.ladders.get(0)))),
+                breach(
+                        "PROMOTION_RANK",
+                        "/promotions/1/to",
+                        c -> c.promotions.add(TinyClub.given("x", "ana", "adult", "no"))),
+                breach(
+                        "RECORD_STUDENT",
+                        "/promotions/1/student",
+                        c -> c.promotions.add(TinyClub.given("x", "no", "adult", "white"))),
                 breach("CLASS_TRACK", "/classes/1/track", c -> c.classes.add(TinyClub.trained("x", "no", null))),
-                breach("BLOCK_TECHNIQUE", "/classes/1/blocks", c -> c.classes.add(TinyClub.trained("x", "all", "no"))),
+                breach(
+                        "BLOCK_TECHNIQUE",
+                        "/classes/1/blocks/0/technique",
+                        c -> c.classes.add(TinyClub.trained("x", "all", "no"))),
                 breach("RECORD_STUDENT", "/attendance/1/student", c -> c.attendance.add(there("x", "no", "c1"))),
                 breach("RECORD_CLASS", "/attendance/1/classId", c -> c.attendance.add(there("x", "bo", "no"))),
                 breach("ATTENDANCE_ONCE", "/attendance/1/student", c -> c.attendance.add(there("x", "ana", "c1"))),
@@ -89,11 +104,11 @@ class ClubCheckTest {
                         c -> c.marks.add(TinyClub.mark("x", "ana", "line", null, "no"))),
                 breach(
                         "RECORD_STUDENT",
-                        "/gradings/1/candidates",
+                        "/gradings/1/candidates/0/student",
                         c -> c.gradings.add(TinyClub.grading("x", "adult", "no", "white"))),
                 breach(
                         "CANDIDATE_RANK",
-                        "/gradings/1/candidates",
+                        "/gradings/1/candidates/0/rank",
                         c -> c.gradings.add(TinyClub.grading("x", "adult", "ana", "no"))),
                 breach(
                         "GRADING_LADDER",
@@ -113,11 +128,11 @@ class ClubCheckTest {
                         c -> c.rounds.add(TinyClub.round("x", "bo", null, "no", "sweep", null))),
                 breach(
                         "ROUND_LINK",
-                        "/rounds/1/events",
+                        "/rounds/1/events/0/link",
                         c -> c.rounds.add(TinyClub.round("x", "bo", null, null, "no", null))),
                 breach(
                         "ROUND_POSITION",
-                        "/rounds/1/events",
+                        "/rounds/1/events/0/position",
                         c -> c.rounds.add(TinyClub.round("x", "bo", null, null, null, "no"))));
     }
 

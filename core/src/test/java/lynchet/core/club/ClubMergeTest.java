@@ -51,7 +51,7 @@ class ClubMergeTest {
         theirs.marks.add(TinyClub.mark("m2", "bo", "line", "c1", null));
         assertThat(ClubMerge.of(mine.club(), theirs.club()).club().marks()).hasSize(2);
         theirs.marks.set(0, TinyClub.mark("m1", "bo", "hip-bump", "c1", null));
-        theirs.people.set(0, TinyClub.student("ana", "99", "white"));
+        theirs.people.set(0, TinyClub.student("ana", "99"));
         assertThat(ClubMerge.of(mine.club(), theirs.club()).breaches())
                 .extracting(Breach::rule, Breach::where, Breach::id)
                 .containsExactly(
@@ -60,8 +60,8 @@ class ClubMergeTest {
 
     @Test
     void twoThatDoNotFitTogetherAreRefused() {
-        theirs.people.add(TinyClub.student("cy", "13", "white"));
-        mine.people.add(TinyClub.student("di", "13", "white"));
+        theirs.people.add(TinyClub.student("cy", "13"));
+        mine.people.add(TinyClub.student("di", "13"));
         assertThat(ClubMerge.of(mine.club(), theirs.club()).breaches())
                 .extracting(Breach::rule)
                 .containsExactly("CARD_UNIQUE");

@@ -14,7 +14,7 @@ import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Standard;
-import lynchet.core.mat.TrainingClass;
+import lynchet.core.mat.Track;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
@@ -43,8 +43,8 @@ class RefusedValuesTest {
 
     private static Student student(LocalDate born, Double weight, Integer height) {
         return new Student(
-                "ana", "Ana", null, null, born, DAY, null, weight, null, height, null, null, null, 0, null, null, null,
-                null, null, null);
+                "ana", "Ana", null, null, born, DAY, null, weight, null, height, null, null, 0, null, null, null, null,
+                null, null);
     }
 
     static Stream<Arguments> refused() {
@@ -63,8 +63,12 @@ class RefusedValuesTest {
                         "term t ends before it begins",
                         () -> new Term("t", "T", DAY, DAY.minusDays(1), null, null, null)),
                 refused(
-                        "the minutes of a slot must be from 5 to 480, not 3",
-                        () -> new Term.Slot("all", DayOfWeek.MONDAY, LocalTime.NOON, 3, null, null)),
+                        "the minutes of slot s must be from 5 to 480, not 3",
+                        () -> new Track.Slot("s", null, null, DayOfWeek.MONDAY, LocalTime.NOON, 3, null, null)),
+                refused(
+                        "slot s ends before it begins",
+                        () -> new Track.Slot(
+                                "s", DAY, DAY.minusDays(1), DayOfWeek.MONDAY, LocalTime.NOON, 60, null, null)),
                 refused(
                         "grading g names a candidate twice",
                         () -> new Grading(
@@ -119,8 +123,7 @@ class RefusedValuesTest {
                                 null)),
                 refused(
                         "class c names a block twice",
-                        () -> new TrainingClass(
-                                "c", DAY, LocalTime.NOON, 60, "all", null, null, null, List.of(block, block), false)),
+                        () -> TinyClub.trained("c", DAY, "all", List.of(block, block), false)),
                 refused(
                         "the colours of rank r must be from 1 to 2, not 0",
                         () -> new Rank("r", "R", List.of(), 0, 0, 0, null)),
@@ -129,10 +132,7 @@ class RefusedValuesTest {
                         () -> new Policy(null, null, 0, false, List.of(13), 0, 0, 0)),
                 refused(
                         "classes a week are 0 to 30 and the attendance share 0 to 1",
-                        () -> new Policy(null, null, 0, false, null, 0, 2, 1.5)),
-                refused(
-                        "the name of the club is longer than 80 characters",
-                        () -> Club.teaching("x".repeat(81), null, null, null, null, null)));
+                        () -> new Policy(null, null, 0, false, null, 0, 2, 1.5)));
     }
 
     private static Arguments refused(String sentence, ThrowingCallable making) {

@@ -19,7 +19,7 @@ import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.people.HeldRank;
+import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
@@ -43,9 +43,10 @@ public final class TinyClub {
     final List<Ladder> ladders = one(ladder("adult", null, null, "hip-bump"));
     final List<Word> words = one(word("kuzushi", "hip-bump"));
     final List<DrillShape> drills = one(drill("shrimps", "hip-bump", "guard"));
-    final List<Track> tracks = one(new Track("all", "All", null));
-    final List<Term> terms = one(term("spring", "all"));
-    final List<Student> people = one(student("ana", "11", "white"));
+    final List<Track> tracks = one(track("all", "mondays"));
+    final List<Term> terms = one(term("spring", "mondays"));
+    final List<Student> people = one(student("ana", "11"));
+    final List<Promotion> promotions = one(given("gave", "ana", "adult", "white"));
     final List<TrainingClass> classes = one(trained("c1", "all", "hip-bump"));
     final List<Attendance> attendance = one(new Attendance("a1", "ana", "c1", null, AT, "coach"));
     final List<PracticeEntry> practice = one(practice("p1", "c1", "ana", "hip-bump"));
@@ -56,7 +57,7 @@ public final class TinyClub {
     final List<IgnoredGap> ignoredGaps = one(gap("leave", null, "guard", "hip-bump"));
 
     TinyClub() {
-        people.add(student("bo", "12", "white"));
+        people.add(student("bo", "12"));
     }
 
     @SafeVarargs
@@ -69,23 +70,18 @@ public final class TinyClub {
     }
 
     Club club(MapData on) {
-        return new Club(
-                "Tiny",
-                on,
-                chains,
-                ladders,
-                words,
-                drills,
-                tracks,
-                terms,
-                people,
-                classes,
-                attendance,
-                practice,
-                marks,
-                gradings,
-                rounds,
-                ignoredGaps);
+        return Club.teaching("Tiny", on, chains, ladders, words, drills)
+                .with(Parts.TRACKS, tracks)
+                .with(Parts.TERMS, terms)
+                .with(Parts.PEOPLE, people)
+                .with(Parts.PROMOTIONS, promotions)
+                .with(Parts.CLASSES, classes)
+                .with(Parts.ATTENDANCE, attendance)
+                .with(Parts.PRACTICE, practice)
+                .with(Parts.MARKS, marks)
+                .with(Parts.GRADINGS, gradings)
+                .with(Parts.ROUNDS, rounds)
+                .with(Parts.IGNORED_GAPS, ignoredGaps);
     }
 
     static Chain chain(String id, String start, String link) {
@@ -95,9 +91,20 @@ public final class TinyClub {
     static Ladder ladder(String id, String ruleset, String next, String technique) {
         Item item = new Item("i-" + id, Item.Kind.TECHNIQUE, technique, null, null, null, null, null, 0, 0);
         Rank white = new Rank(
-                "white", "White", List.of("white"), 0, 0, 0, List.of(new SyllabusGroup("All", 0, List.of(item))));
+                id.equals("adult") ? "white" : id + "-white",
+                "White",
+                List.of("white"),
+                0,
+                0,
+                0,
+                List.of(new SyllabusGroup("All", 0, List.of(item))));
         Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0);
         return new Ladder(id, id, 0, 0, ruleset, false, List.of(white), policy, next, null, null);
+    }
+
+    /** Another ladder with the same ranks. */
+    static Ladder likeWith(String id, Ladder other) {
+        return new Ladder(id, id, 0, 0, null, false, other.ranks(), other.policy(), null, null, null);
     }
 
     static Word word(String id, String technique) {
@@ -108,25 +115,38 @@ public final class TinyClub {
         return new DrillShape(id, id, Block.Kind.WHOLE_DRILL, technique, 0, 0, start, null, "heels", 5, null);
     }
 
-    static Term term(String id, String track) {
-        Term.Slot slot = new Term.Slot(track, DAY.getDayOfWeek(), LocalTime.of(18, 30), 60, null, null);
+    static Track track(String id, String slot) {
+        return new Track(
+                id,
+                id,
+                null,
+                List.of(new Track.Slot(slot, null, null, DAY.getDayOfWeek(), LocalTime.of(18, 30), 60, null, null)));
+    }
+
+    static Term term(String id, String slot) {
         return new Term(id, id, DAY, DAY.plusWeeks(10), List.of(slot), null, null);
     }
 
-    static Student student(String id, String card, String rank) {
-        return student(id, card, List.of(new HeldRank("adult", rank, 0, DAY)));
+    /** Every other part of a student is left out. */
+    public static Student student(String id, String card) {
+        return new Student(
+                id, id, null, card, null, DAY, null, null, null, null, null, null, 0, null, null, null, null, null,
+                null);
     }
 
-    /** Every other part of a student is left out. */
-    public static Student student(String id, String card, List<HeldRank> ranks) {
-        return new Student(
-                id, id, null, card, null, DAY, null, null, null, null, null, ranks, null, 0, null, null, null, null,
-                null, null);
+    static Promotion given(String id, String student, String ladder, String rank) {
+        return Promotion.fromBefore(id, student, ladder, rank, 0, DAY);
     }
 
     static TrainingClass trained(String id, String track, String technique) {
         Block block = new Block("b1", Block.Kind.WHOLE_DRILL, "Drill", 20, technique, null, null, null, null, null);
-        return new TrainingClass(id, DAY, LocalTime.of(18, 30), 60, track, null, null, null, List.of(block), false);
+        return trained(id, DAY, track, List.of(block), false);
+    }
+
+    /** A class at half past six. */
+    public static TrainingClass trained(String id, LocalDate day, String track, List<Block> blocks, boolean cancelled) {
+        return new TrainingClass(
+                id, day, LocalTime.of(18, 30), 60, track, null, null, null, null, null, null, blocks, cancelled, false);
     }
 
     static PracticeEntry practice(String id, String classId, String student, String technique) {

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
-import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
@@ -12,11 +11,18 @@ class FadingTest {
 
     private static final LocalDate START = LocalDate.of(2026, 1, 5);
 
+    private static Fading of(PracticeDay... days) {
+        Skill skill = Skill.begun(days[0]);
+        for (int i = 1; i < days.length; i++) {
+            skill = skill.after(days[i]);
+        }
+        return skill.fading().orElse(null);
+    }
+
     private static Fading after(int... days) {
-        return Fading.of(IntStream.of(days)
-                        .mapToObj(d -> new PracticeDay(START.plusDays(d), 10, 0, 0, false))
-                        .toList())
-                .orElseThrow();
+        return of(IntStream.of(days)
+                .mapToObj(d -> PracticeDay.drilled(START.plusDays(d), 10, 0))
+                .toArray(PracticeDay[]::new));
     }
 
     @Test
@@ -35,23 +41,43 @@ class FadingTest {
         assertThat(after(0, 7, 21, 21 + 730).halfLife()).isCloseTo(11.7, within(0.02));
     }
 
+    /** At a recall of exactly one quarter it is stretched, not relearned: 7 · (1 + 1.6 · 0.75) = 15.4. */
     @Test
-    void tooFewRepsAreNoSession() {
-        assertThat(Fading.of(List.of(new PracticeDay(START, 5, 9, 0, false)))).isEmpty();
-        assertThat(Fading.of(List.of(new PracticeDay(START, 0, 10, 0, false)))).isPresent();
-        assertThat(Fading.of(List.of(new PracticeDay(START, 6, 0, 0, false)))).isPresent();
+    void aQuarterIsStillRemembered() {
+        assertThat(after(0, 14).halfLife()).isCloseTo(15.4, within(1e-9));
+        assertThat(after(0, 15).halfLife()).isEqualTo(7);
+    }
+
+    @Test
+    void itIsRustyFromTheDayAfterHalfIsForgotten() {
+        Fading once = after(0);
+        assertThat(once.rustyFrom()).isEqualTo(START.plusDays(8));
+        assertThat(once.stateOn(once.rustyFrom().minusDays(1))).isEqualTo(Fading.State.FADING);
+        assertThat(once.stateOn(once.rustyFrom())).isEqualTo(Fading.State.RUSTY);
+    }
+
+    @Test
+    void tooFewRepsAreNoSessionAndASuccessInARoundIsOne() {
+        assertThat(of(PracticeDay.drilled(START, 5, 9))).isNull();
+        assertThat(of(PracticeDay.drilled(START, 0, 10))).isNotNull();
+        assertThat(of(PracticeDay.drilled(START, 6, 0))).isNotNull();
+        assertThat(of(PracticeDay.marked(START, false, false))).isNull();
+        assertThat(of(PracticeDay.worked(START)).sessions()).isEqualTo(1);
     }
 
     @Test
     void faultsStretchLessAndALivePassOnceMore() {
-        PracticeDay first = new PracticeDay(START, 10, 0, 0, false);
-        PracticeDay faulty = new PracticeDay(START.plusDays(7), 10, 0, 1, false);
-        assertThat(Fading.of(List.of(first, faulty)).orElseThrow().halfLife())
+        PracticeDay first = PracticeDay.drilled(START, 10, 0);
+        PracticeDay week = PracticeDay.drilled(START.plusDays(7), 10, 0);
+        LocalDate seventh = week.day();
+        assertThat(of(first, week, PracticeDay.marked(seventh, true, false)).halfLife())
                 .isCloseTo(7 * (1 + 0.8 * 0.75), within(1e-9));
-        PracticeDay live = new PracticeDay(START.plusDays(7), 10, 0, 0, true);
-        PracticeDay liveAgain = new PracticeDay(START.plusDays(7), 10, 0, 0, true);
-        assertThat(Fading.of(List.of(first, live)).orElseThrow().halfLife()).isCloseTo(18.9, within(1e-9));
-        assertThat(Fading.of(List.of(first, live, liveAgain)).orElseThrow().halfLife())
-                .isCloseTo(18.9, within(1e-9));
+        PracticeDay live = PracticeDay.marked(seventh, false, true);
+        assertThat(of(first, week, live).halfLife()).isCloseTo(18.9, within(1e-9));
+        assertThat(of(first, week, live, live).halfLife()).isCloseTo(18.9, within(1e-9));
+        Fading again = of(first, live, PracticeDay.marked(seventh.plusDays(7), false, true));
+        assertThat(again.halfLife())
+                .as("only the first live pass stretches more")
+                .isLessThan(18.9 * 1.5);
     }
 }

@@ -5,11 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
+import lynchet.core.club.TinyClub;
 import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.TinyMap;
@@ -39,6 +40,12 @@ class ReadinessTest {
     private final List<PracticeEntry> practice = new ArrayList<>();
     private final List<Mark> marks = new ArrayList<>();
     private final List<Hold> holds = new ArrayList<>();
+    private final List<Restriction> restrictions = new ArrayList<>();
+    private final List<Promotion> promotions =
+            new ArrayList<>(List.of(Promotion.fromBefore("p0", "ana", "adult", "white", 0, SINCE)));
+    private LocalDate born;
+    private LocalDate memberUntil;
+    private int prior;
 
     private static Ladder ladder(Sides sides, Standard standard) {
         Item item = new Item("i1", Item.Kind.TECHNIQUE, "foot-sweep", null, null, standard, sides, null, 0, 0);
@@ -52,17 +59,8 @@ class ReadinessTest {
 
     private void attend(int classes, int everyDays) {
         IntStream.range(0, classes)
-                .forEach(i -> attended.add(new TrainingClass(
-                        "c" + attended.size(),
-                        TODAY.minusDays(1 + (long) i * everyDays),
-                        LocalTime.of(18, 30),
-                        60,
-                        "all",
-                        null,
-                        null,
-                        null,
-                        null,
-                        false)));
+                .forEach(i -> attended.add(TinyClub.trained(
+                        "c" + attended.size(), TODAY.minusDays(1 + (long) i * everyDays), "all", null, false)));
     }
 
     private void drill(int inClass, Side side, int reps) {
@@ -101,30 +99,47 @@ class ReadinessTest {
     }
 
     private Readiness readiness(Ladder ladder) {
+        return readiness(ladder, Readiness.Eyes.COACH);
+    }
+
+    private Readiness readiness(Ladder ladder, Readiness.Eyes eyes) {
         Student ana = new Student(
                 "ana",
                 "Ana Test",
                 null,
                 null,
-                null,
+                born,
                 SINCE,
                 null,
                 null,
                 null,
                 null,
                 null,
-                List.of(new HeldRank("adult", "white", 0, SINCE)),
                 null,
-                0,
-                null,
+                prior,
+                memberUntil,
                 null,
                 holds,
-                null,
+                restrictions,
                 null,
                 null);
-        StudentRecord record = new StudentRecord(ana, attended, practice, marks);
-        ClubPace pace = ClubPace.of(List.of(record), attended, TODAY);
-        return Readiness.of(record, ladder, map, pace, TODAY).orElseThrow();
+        StudentRecord record =
+                new StudentRecord("ana", promotions, attended, practice, marks, Map.of(), null, Map.of());
+        StudentState state = record.state(List.of(ladder), map);
+        LocalDate from = ClubPace.from(TODAY);
+        int recent = (int) attended.stream()
+                .filter(c -> !c.cancelled() && c.date().isAfter(from))
+                .map(TrainingClass::date)
+                .distinct()
+                .count();
+        ClubPace pace = ClubPace.of(
+                attended.stream()
+                        .map(TrainingClass::date)
+                        .filter(day -> day.isAfter(from))
+                        .toList(),
+                recent == 0 ? List.of() : List.of(recent));
+        return Readiness.of(new Readiness.Question(ana, state, recent, ladder, map, pace, TODAY, eyes))
+                .orElseThrow();
     }
 
     private static Condition condition(Readiness readiness, Condition.Code code) {
@@ -222,8 +237,7 @@ class ReadinessTest {
     @Test
     void whoeverStaysAwayGetsNoDate() {
         attend(5, 1);
-        attended.replaceAll(c ->
-                new TrainingClass(c.id(), c.date().minusWeeks(9), c.start(), 60, "all", null, null, null, null, false));
+        attended.replaceAll(c -> TinyClub.trained(c.id(), c.date().minusWeeks(9), "all", null, false));
         Readiness readiness = readiness(ladder(Sides.EITHER, Standard.SHOWN));
         assertThat(readiness.projection()).isNull();
         assertThat(readiness.window()).isNull();
@@ -245,5 +259,74 @@ class ReadinessTest {
         PracticeEntry all = new PracticeEntry(
                 "p", "c", null, null, "t", null, null, 10, false, null, List.of("ben"), null, null, false);
         assertThat(Set.of("ana", "ben").stream().filter(all::countsFor)).containsExactly("ana");
+    }
+
+    private int classes() {
+        Condition counted = condition(readiness(ladder(Sides.EITHER, Standard.SHOWN)), Condition.Code.CLASSES);
+        return Integer.parseInt(counted.have());
+    }
+
+    @Test
+    void oneClassADayCountsAndACancelledOneDoesNot() {
+        attend(2, 3);
+        attended.add(TinyClub.trained("again", attended.get(0).date(), "all", null, false));
+        attended.add(TinyClub.trained("off", TODAY.minusDays(2), "all", null, true));
+        attended.add(TinyClub.trained("before", SINCE.minusDays(1), "all", null, false));
+        attended.add(TinyClub.trained("first", SINCE, "all", null, false));
+        assertThat(classes()).as("two days, and the day of the belt itself").isEqualTo(3);
+    }
+
+    @Test
+    void classesFromBeforeCountForTheRankTheyCameWithOnly() {
+        prior = 7;
+        attend(2, 3);
+        assertThat(classes()).isEqualTo(9);
+        promotions.add(given("p1", "white", 1, TODAY.minusDays(30)));
+        assertThat(classes()).as("a stripe is on the same rank").isEqualTo(9);
+        promotions.set(0, given("p0", "white", 0, SINCE));
+        promotions.remove(1);
+        assertThat(classes()).isEqualTo(2);
+    }
+
+    private static Promotion given(String id, String to, int stripes, LocalDate day) {
+        return new Promotion(
+                id, "ana", "adult", "white", to, stripes, day, false, null, null, null, null, Instant.EPOCH, "head");
+    }
+
+    @Test
+    void aPromotionBeginsAnew() {
+        attend(5, 3);
+        promotions.add(given("p1", "yellow", 0, TODAY.minusDays(5)));
+        Readiness readiness = readiness(ladder(Sides.EITHER, Standard.SHOWN));
+        assertThat(readiness.rank()).isEqualTo("yellow");
+        assertThat(condition(readiness, Condition.Code.CLASSES).have()).isEqualTo("2");
+    }
+
+    @Test
+    void whatALimitOrARunOutMembershipStopsIsNamed() {
+        restrictions.add(new Restriction(Restriction.Kind.NO_NECK, TODAY.minusDays(1), TODAY, "stiff"));
+        memberUntil = TODAY.minusDays(1);
+        Readiness readiness = readiness(ladder(Sides.EITHER, Standard.SHOWN));
+        assertThat(condition(readiness, Condition.Code.NO_RESTRICTION))
+                .returns("nothing on the neck", Condition::missing)
+                .returns(TODAY.plusDays(1), Condition::by);
+        assertThat(condition(readiness, Condition.Code.MEMBERSHIP).met()).isFalse();
+        memberUntil = TODAY;
+        assertThat(condition(readiness(ladder(Sides.EITHER, Standard.SHOWN)), Condition.Code.MEMBERSHIP)
+                        .met())
+                .isTrue();
+    }
+
+    /** Whatever is hidden from a viewer may change without changing what they are told. */
+    @Test
+    void aViewerIsToldTheSameWhateverIsHidden() {
+        attend(20, 3);
+        Readiness plain = readiness(ladder(Sides.EITHER, Standard.SHOWN), Readiness.Eyes.VIEWER);
+        holds.add(new Hold(TODAY.minusDays(3), null, "calm the entries first", "coach", null));
+        restrictions.add(new Restriction(Restriction.Kind.NO_LIVE, TODAY, null, "knee"));
+        born = TODAY.minusYears(9);
+        assertThat(readiness(ladder(Sides.EITHER, Standard.SHOWN), Readiness.Eyes.VIEWER))
+                .isEqualTo(plain);
+        assertThat(readiness(ladder(Sides.EITHER, Standard.SHOWN))).isNotEqualTo(plain);
     }
 }

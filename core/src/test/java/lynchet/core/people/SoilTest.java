@@ -24,7 +24,7 @@ class SoilTest {
     private final Training training = new Training();
 
     private Map<String, Soil> soilOn(LocalDate today) {
-        return Soil.of(map, MarkBook.of(training.marks), training.log(), today);
+        return Soil.of(map, training.state(), today);
     }
 
     @Test

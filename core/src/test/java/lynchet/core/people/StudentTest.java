@@ -23,7 +23,6 @@ class StudentTest {
                 DAY,
                 170,
                 null,
-                List.of(new HeldRank("adult", "white", 1, DAY)),
                 List.of("all"),
                 4,
                 DAY,
@@ -47,7 +46,7 @@ class StudentTest {
     void nothingPrivateIsLeftForWhoeverMayNotSeeIt() {
         Student shown = student(LocalDate.of(2012, 2, 29)).withoutPrivate();
         assertThat(shown.toString())
-                .contains("ana", "white", "11")
+                .contains("ana", "all", "11")
                 .doesNotContain("2012", "61.5", "170", "0555", "Aunt", "calm down", "shoulder", "ben", "seated");
     }
 

@@ -2,16 +2,19 @@ package lynchet.core.people;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import lynchet.core.club.TinyClub;
+import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.rank.Ladder;
 
 /** One student's classes, drills and passes, put together a line at a time. */
 final class Training {
@@ -44,7 +47,7 @@ final class Training {
     String attend(LocalDate day) {
         String id = "c" + day;
         if (classes.stream().noneMatch(c -> c.id().equals(id))) {
-            classes.add(new TrainingClass(id, day, LocalTime.NOON, 60, "all", null, null, null, null, false));
+            classes.add(TinyClub.trained(id, day, "all", null, false));
         }
         return id;
     }
@@ -70,8 +73,15 @@ final class Training {
                 null));
     }
 
-    PracticeLog log() {
-        Student ana = TinyClub.student("ana", null, List.of());
-        return PracticeLog.of(new StudentRecord(ana, classes, practice, marks));
+    final List<Promotion> promotions = new ArrayList<>();
+
+    StudentRecord record() {
+        Map<String, LocalDate> days = new HashMap<>();
+        classes.forEach(c -> days.put(c.id(), c.date()));
+        return new StudentRecord("ana", promotions, classes, practice, marks, days, null, Map.of());
+    }
+
+    StudentState state(Ladder... ladders) {
+        return record().state(List.of(ladders), new TinyMap().map());
     }
 }

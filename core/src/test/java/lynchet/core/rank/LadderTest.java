@@ -5,11 +5,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import lynchet.core.chain.Chain;
+import lynchet.core.club.Club;
+import lynchet.core.club.ClubCheck;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Standard;
+import lynchet.core.rule.Breach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -97,9 +100,12 @@ class LadderTest {
     })
     void whatASyllabusNamesMustBeThere(Item.Kind kind, String ref, String version, boolean there) {
         Ladder one = ladder(rank("white", item("i", kind, ref, version, null)));
-        assertThat(one.broken(MAP, CHAINS).isEmpty()).isEqualTo(there);
+        Club club = Club.teaching("Tiny", MAP.data(), CHAINS, List.of(one), null, null);
+        List<Breach> breaches = ClubCheck.check(club);
+        assertThat(breaches.isEmpty()).as(breaches.toString()).isEqualTo(there);
         if (!there) {
-            assertThat(one.broken(MAP, CHAINS).orElseThrow()).contains("item i of rank white names " + ref);
+            assertThat(breaches.get(0).rule()).isEqualTo("SYLLABUS_ITEM");
+            assertThat(breaches.get(0).where()).startsWith("/ladders/0/ranks/0/syllabus/0/items/0/");
         }
     }
 

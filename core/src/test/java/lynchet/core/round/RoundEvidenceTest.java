@@ -35,7 +35,7 @@ class RoundEvidenceTest {
     private static RoundEvidence evidence(List<Event> events) {
         return RoundEvidence.of(
                 MAP,
-                List.of(new Round(
+                RoundEvidence.tally(List.of(new Round(
                         "r",
                         Instant.EPOCH,
                         null,
@@ -45,7 +45,7 @@ class RoundEvidenceTest {
                         null,
                         new Round.Ended(Round.How.TIME, null, null, null),
                         events,
-                        null)));
+                        null))));
     }
 
     /** The design's figures: a family with 18 of 40 works in 0.43; 9 of 12 with master 3 is 0.622. */

@@ -1,0 +1,331 @@
+package lynchet.core.club;
+
+import static lynchet.core.club.Target.CHAIN;
+import static lynchet.core.club.Target.CLASS;
+import static lynchet.core.club.Target.FAULT;
+import static lynchet.core.club.Target.GRADING;
+import static lynchet.core.club.Target.LADDER;
+import static lynchet.core.club.Target.LINK;
+import static lynchet.core.club.Target.MARK;
+import static lynchet.core.club.Target.POSITION;
+import static lynchet.core.club.Target.RANK;
+import static lynchet.core.club.Target.RANK_OF_LADDER;
+import static lynchet.core.club.Target.REACTION;
+import static lynchet.core.club.Target.RULESET;
+import static lynchet.core.club.Target.SLOT;
+import static lynchet.core.club.Target.STUDENT;
+import static lynchet.core.club.Target.SUBJECT;
+import static lynchet.core.club.Target.TECHNIQUE;
+import static lynchet.core.club.Target.TERM;
+import static lynchet.core.club.Target.TRACK;
+import static lynchet.core.club.Target.VERSION;
+
+import java.util.List;
+import java.util.stream.Stream;
+import lynchet.core.chain.Chain;
+import lynchet.core.chain.ChainStep;
+import lynchet.core.grading.Grading;
+import lynchet.core.map.Fault;
+import lynchet.core.map.Link;
+import lynchet.core.map.PositionPair;
+import lynchet.core.map.Reaction;
+import lynchet.core.map.Ruleset;
+import lynchet.core.map.Technique;
+import lynchet.core.mat.Attendance;
+import lynchet.core.mat.Block;
+import lynchet.core.mat.DrillShape;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Track;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Promotion;
+import lynchet.core.people.Student;
+import lynchet.core.rank.Item;
+import lynchet.core.rank.Ladder;
+import lynchet.core.rank.Rank;
+import lynchet.core.round.Round;
+import lynchet.core.term.Term;
+import lynchet.core.walk.IgnoredGap;
+import lynchet.core.words.Word;
+
+/**
+ * Every part of a club, in an order in which what is pointed at comes before what points at it. A new part is a line here
+ * and a table. What the parts of the map point at among themselves is {@link lynchet.core.map.WellFormed}'s.
+ */
+public final class Parts {
+
+    public static final Part<PositionPair> PAIRS =
+            Part.taught("pairs", "pair", PositionPair.class, PositionPair::id, (pair, to) -> pair.positions()
+                    .forEach(position -> to.offer(POSITION, position.id())));
+
+    public static final Part<Technique> TECHNIQUES =
+            Part.taught("techniques", "technique", Technique.class, Technique::id, Parts::card);
+
+    public static final Part<Ruleset> RULESETS = Part.taught(
+            "rulesets", "ruleset", Ruleset.class, Ruleset::id, (rules, to) -> to.offer(RULESET, rules.id()));
+
+    public static final Part<Reaction> REACTIONS =
+            Part.taught("reactions", "reaction", Reaction.class, Reaction::id, (r, to) -> to.offer(REACTION, r.id()));
+
+    public static final Part<Link> LINKS =
+            Part.taught("links", "link", Link.class, Link::id, (link, to) -> to.offer(LINK, link.id()));
+
+    public static final Part<Chain> CHAINS = Part.taught("chains", "chain", Chain.class, Chain::id, (chain, to) -> {
+                to.offer(CHAIN, chain.id());
+                to.offer(SUBJECT, chain.id());
+            })
+            .pointingAt((chain, to) -> {
+                to.refer("CHAIN_START", "start", POSITION, chain.start());
+                if (chain.first() != null) {
+                    step(chain.first(), "first", to);
+                }
+            });
+
+    public static final Part<Track> TRACKS = Part.taught("tracks", "track", Track.class, Track::id, (track, to) -> {
+        to.offer(TRACK, track.id());
+        track.slots().forEach(slot -> to.offer(SLOT, slot.id()));
+    });
+
+    public static final Part<Ladder> LADDERS = Part.taught("ladders", "ladder", Ladder.class, Ladder::id, Parts::ranks)
+            .pointingAt(Parts::ladder);
+
+    public static final Part<Word> WORDS = Part.taught("words", "word", Word.class, Word::id, (word, to) -> {})
+            .pointingAt((word, to) ->
+                    each(word.techniques(), "techniques", (id, at) -> to.refer("WORD_TECHNIQUE", at, TECHNIQUE, id)));
+
+    public static final Part<DrillShape> DRILLS = Part.taught(
+                    "drills", "drill", DrillShape.class, DrillShape::id, (drill, to) -> {})
+            .pointingAt((drill, to) -> {
+                to.refer("DRILL_START", "start", POSITION, drill.start());
+                to.refer("DRILL_TECHNIQUE", "technique", TECHNIQUE, drill.technique());
+            });
+
+    public static final Part<Term> TERMS = Part.taught(
+                    "terms", "term", Term.class, Term::id, (term, to) -> to.offer(TERM, term.id()))
+            .pointingAt((term, to) -> each(term.slots(), "slots", (id, at) -> to.refer("TERM_SLOT", at, SLOT, id)));
+
+    public static final Part<Student> PEOPLE = Part.record("people", "student", Student.class, Student::id)
+            .offering((student, to) -> to.offer(STUDENT, student.id()))
+            .pointingAt((student, to) -> {
+                each(student.tracks(), "tracks", (id, at) -> to.refer("STUDENT_TRACK", at, TRACK, id));
+                each(student.keepApart(), "keepApart", (id, at) -> to.refer("KEEP_APART", at, STUDENT, id));
+            })
+            .noTwo(new Part.Unique<>(
+                    "CARD_UNIQUE",
+                    "card",
+                    s -> null,
+                    Student::card,
+                    s -> "the card " + s.card() + " belongs to two people"));
+
+    public static final Part<TrainingClass> CLASSES = Part.record(
+                    "classes", "class", TrainingClass.class, TrainingClass::id)
+            .offering((trained, to) -> to.offer(CLASS, trained.id()))
+            .pointingAt(Parts::trained);
+
+    public static final Part<Grading> GRADINGS = Part.record("gradings", "grading", Grading.class, Grading::id)
+            .offering((grading, to) -> to.offer(GRADING, grading.id()))
+            .pointingAt((grading, to) -> {
+                to.refer("GRADING_LADDER", "ladder", LADDER, grading.ladder());
+                each(grading.candidates(), "candidates", (candidate, at) -> {
+                    to.refer("RECORD_STUDENT", at + "/student", STUDENT, candidate.student());
+                    to.refer("CANDIDATE_RANK", at + "/rank", RANK_OF_LADDER, grading.ladder() + "/" + candidate.rank());
+                });
+            });
+
+    public static final Part<Promotion> PROMOTIONS = Part.record(
+                    "promotions", "promotion", Promotion.class, Promotion::id)
+            .pointingAt((given, to) -> {
+                to.refer("RECORD_STUDENT", "student", STUDENT, given.student());
+                to.refer("PROMOTION_LADDER", "ladder", LADDER, given.ladder());
+                to.refer("PROMOTION_RANK", "from", RANK_OF_LADDER, of(given.ladder(), given.from()));
+                to.refer("PROMOTION_RANK", "to", RANK_OF_LADDER, of(given.ladder(), given.to()));
+                to.refer("PROMOTION_GRADING", "grading", GRADING, given.grading());
+            });
+
+    public static final Part<Attendance> ATTENDANCE = Part.record(
+                    "attendance", "attendance", Attendance.class, Attendance::id)
+            .pointingAt((there, to) -> {
+                to.refer("RECORD_STUDENT", "student", STUDENT, there.student());
+                to.refer("RECORD_CLASS", "classId", CLASS, there.classId());
+            })
+            .noTwo(new Part.Unique<>(
+                    "ATTENDANCE_ONCE",
+                    "student",
+                    Attendance::classId,
+                    Attendance::student,
+                    there -> there.student() + " is twice in class " + there.classId()));
+
+    public static final Part<PracticeEntry> PRACTICE = Part.record(
+                    "practice", "practice", PracticeEntry.class, PracticeEntry::id)
+            .pointingAt((entry, to) -> {
+                to.refer("RECORD_STUDENT", "student", STUDENT, entry.student());
+                to.refer("RECORD_CLASS", "classId", CLASS, entry.classId());
+                to.refer("RECORD_SUBJECT", "technique", TECHNIQUE, entry.technique());
+                to.refer("RECORD_SUBJECT", "chain", CHAIN, entry.chain());
+                each(entry.except(), "except", (id, at) -> to.refer("RECORD_STUDENT", at, STUDENT, id));
+            });
+
+    public static final Part<Mark> MARKS = Part.record("marks", "mark", Mark.class, Mark::id)
+            .offering((mark, to) -> to.offer(MARK, of(mark.student(), mark.id())))
+            .pointingAt((mark, to) -> {
+                to.refer("RECORD_STUDENT", "student", STUDENT, mark.student());
+                to.refer("RECORD_CLASS", "classId", CLASS, mark.classId());
+                to.refer("RECORD_SUBJECT", "subject", SUBJECT, mark.subject());
+                to.refer("MARK_VERSION", "version", VERSION, of(mark.subject(), mark.version()));
+                each(mark.faults(), "faults", (id, at) -> to.refer("MARK_FAULT", at, FAULT, of(mark.subject(), id)));
+                to.refer("MARK_WITHDRAWS", "withdraws", MARK, of(mark.student(), mark.withdraws()));
+            });
+
+    public static final Part<Round> ROUNDS =
+            Part.record("rounds", "round", Round.class, Round::id).pointingAt(Parts::round);
+
+    public static final Part<IgnoredGap> IGNORED_GAPS = Part.record(
+                    "ignoredGaps", "gap", IgnoredGap.class, IgnoredGap::id)
+            .pointingAt((gap, to) -> {
+                to.refer("GAP_RANK", "rank", RANK, gap.rank());
+                to.refer("RECORD_STUDENT", "student", STUDENT, gap.student());
+                to.refer("GAP_POSITION", "position", POSITION, gap.position());
+                to.refer("GAP_TECHNIQUE", "technique", TECHNIQUE, gap.technique());
+                to.refer("GAP_REACTION", "reaction", REACTION, gap.reaction());
+            });
+
+    /** All of them, each after what it points at. */
+    public static final List<Part<?>> ALL = List.of(
+            PAIRS,
+            TECHNIQUES,
+            RULESETS,
+            REACTIONS,
+            LINKS,
+            CHAINS,
+            TRACKS,
+            LADDERS,
+            WORDS,
+            DRILLS,
+            TERMS,
+            PEOPLE,
+            CLASSES,
+            GRADINGS,
+            PROMOTIONS,
+            ATTENDANCE,
+            PRACTICE,
+            MARKS,
+            ROUNDS,
+            IGNORED_GAPS);
+
+    /** Those that stand inside the archive's {@code map}. */
+    public static final List<Part<?>> MAP = List.of(PAIRS, TECHNIQUES, LINKS, REACTIONS, RULESETS);
+
+    /** Those that the shipped library has something of. */
+    public static final List<Part<?>> LIBRARY =
+            List.of(PAIRS, TECHNIQUES, LINKS, REACTIONS, RULESETS, CHAINS, LADDERS, WORDS, DRILLS);
+
+    private Parts() {}
+
+    /** Those that are read all at once: the map, what is taught and the calendar. */
+    public static Stream<Part<?>> taught() {
+        return ALL.stream().filter(part -> !part.isRecord());
+    }
+
+    /** Those that record what happened. */
+    public static Stream<Part<?>> records() {
+        return ALL.stream().filter(Part::isRecord);
+    }
+
+    private static String of(String outer, String inner) {
+        return inner == null ? null : outer + "/" + inner;
+    }
+
+    private interface At<E> {
+        void at(E entry, String field);
+    }
+
+    private static <E> void each(List<E> entries, String field, At<E> what) {
+        for (int i = 0; i < entries.size(); i++) {
+            what.at(entries.get(i), field + "/" + i);
+        }
+    }
+
+    private static void card(Technique card, Part.Offering to) {
+        to.offer(TECHNIQUE, card.id());
+        to.offer(SUBJECT, card.id());
+        card.versions().forEach(version -> to.offer(VERSION, of(card.id(), version.id())));
+        Stream.concat(card.faults().stream(), card.versions().stream().flatMap(v -> v.faults().stream()))
+                .map(Fault::id)
+                .forEach(fault -> to.offer(FAULT, of(card.id(), fault)));
+    }
+
+    private static void step(ChainStep step, String at, Part.Referring to) {
+        to.refer("CHAIN_LINK", at + "/link", LINK, step.link());
+        each(step.next(), at + "/next", (turn, where) -> {
+            to.refer("CHAIN_REACTION", where + "/reaction", REACTION, turn.reaction());
+            step(turn.step(), where + "/step", to);
+        });
+    }
+
+    private static void ranks(Ladder ladder, Part.Offering to) {
+        to.offer(LADDER, ladder.id());
+        for (Rank rank : ladder.ranks()) {
+            to.offer(RANK, rank.id());
+            to.offer(RANK_OF_LADDER, of(ladder.id(), rank.id()));
+            rank.items().forEach(item -> to.offer(SUBJECT, item.subject()));
+        }
+    }
+
+    private static void ladder(Ladder ladder, Part.Referring to) {
+        to.refer("LADDER_RULESET", "ruleset", RULESET, ladder.ruleset());
+        to.refer("LADDER_NEXT", "nextLadder", LADDER, ladder.nextLadder());
+        each(ladder.tracks(), "tracks", (id, at) -> to.refer("LADDER_TRACK", at, TRACK, id));
+        ladder.handOver().forEach((here, there) -> {
+            to.refer("HAND_OVER", "handOver/" + here, RANK_OF_LADDER, of(ladder.id(), here));
+            to.refer("HAND_OVER", "handOver/" + here, RANK_OF_LADDER, of(ladder.nextLadder(), there));
+        });
+        each(
+                ladder.ranks(),
+                "ranks",
+                (rank, atRank) -> each(
+                        rank.syllabus(),
+                        atRank + "/syllabus",
+                        (group, atGroup) -> each(group.items(), atGroup + "/items", (item, at) -> item(item, at, to))));
+    }
+
+    private static void item(Item item, String at, Part.Referring to) {
+        switch (item.kind()) {
+            case TECHNIQUE -> {
+                to.refer("SYLLABUS_ITEM", at + "/ref", TECHNIQUE, item.ref());
+                to.refer("SYLLABUS_ITEM", at + "/version", VERSION, of(item.ref(), item.version()));
+            }
+            case COUNTER -> to.refer("SYLLABUS_ITEM", at + "/ref", LINK, item.ref());
+            case CHAIN -> to.refer("SYLLABUS_ITEM", at + "/ref", CHAIN, item.ref());
+            case POSITION_GOAL -> to.refer("SYLLABUS_ITEM", at + "/ref", POSITION, item.ref());
+            case WORDS, FORM, LIVE_ROUNDS, HELPING_HOURS -> {}
+        }
+    }
+
+    private static void trained(TrainingClass trained, Part.Referring to) {
+        to.refer("CLASS_TRACK", "track", TRACK, trained.track());
+        to.refer("CLASS_SLOT", "slot", SLOT, trained.slot());
+        to.refer("CLASS_TERM", "term", TERM, trained.term());
+        each(trained.blocks(), "blocks", (block, at) -> block(block, at, to));
+    }
+
+    private static void block(Block block, String at, Part.Referring to) {
+        to.refer("BLOCK_TECHNIQUE", at + "/technique", TECHNIQUE, block.technique());
+        to.refer("BLOCK_CHAIN", at + "/chain", CHAIN, block.chain());
+        to.refer("BLOCK_VERSION", at + "/version", VERSION, of(block.technique(), block.version()));
+        to.refer("BLOCK_FAULT", at + "/watchFault", FAULT, of(block.technique(), block.watchFault()));
+    }
+
+    private static void round(Round round, Part.Referring to) {
+        to.refer("RECORD_STUDENT", "first", STUDENT, round.first());
+        to.refer("RECORD_STUDENT", "second", STUDENT, round.second());
+        to.refer("RECORD_CLASS", "classId", CLASS, round.classId());
+        to.refer("ROUND_RULESET", "ruleset", RULESET, round.ruleset());
+        to.refer("ROUND_LINK", "ended/link", LINK, round.ended().link());
+        to.refer("ROUND_POSITION", "ended/position", POSITION, round.ended().position());
+        each(round.events(), "events", (event, at) -> {
+            to.refer("ROUND_LINK", at + "/link", LINK, event.link());
+            to.refer("ROUND_POSITION", at + "/position", POSITION, event.position());
+            to.refer("ROUND_REACTION", at + "/reaction", REACTION, event.reaction());
+        });
+    }
+}

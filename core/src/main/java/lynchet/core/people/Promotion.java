@@ -1,0 +1,68 @@
+package lynchet.core.people;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import lynchet.core.rule.Most;
+import lynchet.core.rule.Say;
+
+/**
+ * A belt or a stripe given; the rank that somebody holds is what their promotions say. Never edited.
+ *
+ * @param from id of the rank held before; null: none on this ladder
+ * @param to id of the rank held from now on, the same as {@code from} for a stripe
+ * @param stripes stripes on it from now on
+ * @param fromBefore whether it was given before the club kept records, and is only written down here
+ * @param verdict how the student stood at that moment; null where nobody asked
+ * @param figures what that verdict rested on; nothing about health is among them
+ * @param reason why, where it was given against the verdict; may be empty
+ * @param grading id of the grading at which it was given; may be null
+ * @param at when it was recorded
+ */
+public record Promotion(
+        String id,
+        String student,
+        String ladder,
+        String from,
+        String to,
+        int stripes,
+        LocalDate date,
+        boolean fromBefore,
+        Readiness.Verdict verdict,
+        List<Figure> figures,
+        @Most(300) String reason,
+        String grading,
+        Instant at,
+        @Most(40) String by) {
+
+    /** One condition as it stood: what was there, what was asked, and whether that was enough. */
+    public record Figure(Condition.Code code, String label, String have, String need, boolean met) {
+        public Figure {
+            Say.there("the code of a figure", code);
+        }
+    }
+
+    public Promotion {
+        Say.id("a promotion", id);
+        Say.there("the student of promotion " + id, student);
+        Say.there("the ladder of promotion " + id, ladder);
+        Say.there("the rank of promotion " + id, to);
+        Say.within("the stripes of promotion " + id, stripes, 0, 9);
+        Say.there("the day of promotion " + id, date);
+        figures = Say.list(figures);
+        reason = reason == null ? "" : reason;
+        at = at == null ? Instant.EPOCH : at;
+    }
+
+    /** What somebody sees who may not see how a student was judged. */
+    public Promotion withoutReasons() {
+        return new Promotion(
+                id, student, ladder, from, to, stripes, date, fromBefore, null, null, null, grading, at, by);
+    }
+
+    /** A rank that somebody came with. */
+    public static Promotion fromBefore(
+            String id, String student, String ladder, String rank, int stripes, LocalDate since) {
+        return new Promotion(id, student, ladder, null, rank, stripes, since, true, null, null, null, null, null, null);
+    }
+}

@@ -1,0 +1,31 @@
+package lynchet.core.people;
+
+import java.time.LocalDate;
+import java.util.Map;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.Side;
+
+/** Something recorded that changes how a student stands. */
+public sealed interface StudentEvent {
+
+    /**
+     * They were in a class that took place.
+     *
+     * @param counts by id of a ladder on which the class counts, whether only one class a day does
+     */
+    record Attended(LocalDate day, Map<String, Boolean> counts) implements StudentEvent {}
+
+    /** They did something as performer; {@code done} is of one day. */
+    record Practised(String subject, Side side, PracticeDay done) implements StudentEvent {}
+
+    /**
+     * They were judged.
+     *
+     * @param mark one that takes nothing back
+     * @param day the day of the class in which it was given; null: outside any class
+     */
+    record Marked(Mark mark, LocalDate day) implements StudentEvent {}
+
+    /** They were given a belt or a stripe. */
+    record Promoted(Promotion promotion) implements StudentEvent {}
+}

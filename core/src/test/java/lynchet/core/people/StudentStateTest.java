@@ -1,0 +1,255 @@
+package lynchet.core.people;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.LongStream;
+import lynchet.core.club.TinyClub;
+import lynchet.core.map.TinyMap;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.Role;
+import lynchet.core.mat.Side;
+import lynchet.core.mat.Standard;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class StudentStateTest {
+
+    private static final LocalDate DAY = LocalDate.of(2026, 3, 2);
+
+    private final Training training = new Training();
+
+    private int sessions(Side side) {
+        return training.state().on("throw", side).map(Fading::sessions).orElse(0);
+    }
+
+    @Test
+    void aSessionIsSixWholeOrTenPartRepetitionsOnADay() {
+        training.drill("throw", DAY, Side.RIGHT, 4);
+        assertThat(training.state().introduced("throw")).isTrue();
+        assertThat(sessions(Side.RIGHT)).isZero();
+        training.drill("throw", DAY, Side.RIGHT, 2);
+        assertThat(sessions(Side.RIGHT)).as("two drills of one day add up").isEqualTo(1);
+        training.drill("throw", DAY.plusDays(1), Side.RIGHT, 9, true, null);
+        assertThat(sessions(Side.RIGHT)).isEqualTo(1);
+        training.drill("throw", DAY.plusDays(2), Side.RIGHT, 10, true, null);
+        assertThat(sessions(Side.RIGHT)).isEqualTo(2);
+        assertThat(sessions(Side.LEFT)).isZero();
+    }
+
+    @Test
+    void bothSidesCountOnEachAndWithoutASideTheBetterOne() {
+        training.drill("throw", DAY, Side.BOTH, 6);
+        training.drill("throw", DAY.plusDays(1), Side.LEFT, 6);
+        assertThat(sessions(Side.RIGHT)).isEqualTo(1);
+        assertThat(sessions(Side.LEFT)).isEqualTo(2);
+        assertThat(sessions(null)).isEqualTo(2);
+    }
+
+    @Test
+    void beingThrownIsNotThrowing() {
+        training.drill("throw", DAY, Side.RIGHT, 20, false, Role.RECEIVER);
+        assertThat(training.state().introduced("throw")).isFalse();
+    }
+
+    @Test
+    void whatWasDrilledInAClassOneWasNotInDoesNotCount() {
+        training.drill("throw", DAY, Side.RIGHT, 20);
+        training.classes.clear();
+        assertThat(sessions(Side.RIGHT)).isZero();
+    }
+
+    @Test
+    void aLivePassIsASessionByItselfAndStretchesWhatIsRemembered() {
+        training.mark("throw", DAY, Standard.LIVE, true, List.of());
+        assertThat(sessions(Side.RIGHT)).isEqualTo(1);
+        assertThat(training.state().on("throw", Side.RIGHT).orElseThrow().halfLife())
+                .isEqualTo(7 * 1.5);
+    }
+
+    /** Half of that day's marks list a fault: 7 · (1 + 1.6 · 0.5 · (1 − 0.25 · 0.5)) = 11.9 days, not 12.6. */
+    @Test
+    void faultsOfTheDayMakeItFadeSooner() {
+        training.drill("throw", DAY, Side.RIGHT, 6);
+        training.drill("throw", DAY.plusDays(7), Side.RIGHT, 6);
+        training.mark("throw", DAY.plusDays(7), Standard.SHOWN, false, List.of("f1"));
+        training.mark("throw", DAY.plusDays(7), Standard.SHOWN, true, List.of());
+        assertThat(training.state().on("throw", Side.RIGHT).orElseThrow().halfLife())
+                .isCloseTo(11.9, org.assertj.core.api.Assertions.within(1e-9));
+    }
+
+    private static Mark mark(String id, Side side, String version, Standard standard, boolean passed, int second) {
+        return new Mark(
+                id,
+                "ana",
+                "throw",
+                null,
+                side,
+                version,
+                standard,
+                passed,
+                null,
+                null,
+                Instant.ofEpochSecond(second),
+                "coach",
+                null);
+    }
+
+    private static Optional<Standard> best(Side side, Mark... marks) {
+        return MarkBook.of(List.of(marks)).best("throw", Role.PERFORMER, side, null);
+    }
+
+    @Test
+    void bothSidesAreReadAsRightAndLeft() {
+        Mark both = mark("a", Side.BOTH, null, Standard.SHOWN, true, 1);
+        Mark leftNotYet = mark("b", Side.LEFT, null, Standard.SHOWN, false, 2);
+        assertThat(best(Side.RIGHT, both, leftNotYet)).hasValue(Standard.SHOWN);
+        assertThat(best(Side.LEFT, both, leftNotYet)).isEmpty();
+        assertThat(best(null, both, leftNotYet)).hasValue(Standard.SHOWN);
+        assertThat(best(Side.LEFT, leftNotYet, mark("c", Side.BOTH, null, Standard.SHOWN, true, 3)))
+                .hasValue(Standard.SHOWN);
+    }
+
+    @Test
+    void aNotYetSuspendsThePassesAboveItUntilItIsPassedAgain() {
+        Mark live = mark("a", Side.RIGHT, null, Standard.LIVE, true, 1);
+        Mark notYet = mark("b", Side.RIGHT, null, Standard.SHOWN, false, 2);
+        assertThat(best(Side.RIGHT, live)).hasValue(Standard.LIVE);
+        assertThat(best(Side.RIGHT, live, notYet)).isEmpty();
+        assertThat(best(Side.RIGHT, live, notYet, mark("c", Side.RIGHT, null, Standard.SHOWN, true, 3)))
+                .as("passed again")
+                .hasValue(Standard.LIVE);
+        assertThat(best(Side.RIGHT, live, notYet, mark("c", Side.RIGHT, null, Standard.MOVING, true, 3)))
+                .as("a later higher pass holds for the lower standards")
+                .hasValue(Standard.MOVING);
+        assertThat(best(Side.RIGHT, live, mark("b", Side.LEFT, null, Standard.SHOWN, false, 2)))
+                .as("the other side is another matter")
+                .hasValue(Standard.LIVE);
+        assertThat(best(Side.RIGHT, live, mark("b", Side.RIGHT, "kneeling", Standard.SHOWN, false, 2)))
+                .as("and so is another version")
+                .hasValue(Standard.LIVE);
+        assertThat(best(Side.RIGHT, live, mark("b", Side.RIGHT, null, Standard.LIVE, false, 0)))
+                .as("what came before is superseded")
+                .hasValue(Standard.LIVE);
+    }
+
+    @Test
+    void whatIsTakenBackCountsForNothing() {
+        training.mark("throw", DAY, Standard.LIVE, true, List.of());
+        Mark given = training.marks.get(0);
+        training.marks.add(new Mark(
+                "back",
+                "ana",
+                "throw",
+                null,
+                Side.RIGHT,
+                null,
+                Standard.LIVE,
+                false,
+                null,
+                given.classId(),
+                given.at().plusSeconds(5),
+                "coach",
+                given.id()));
+        assertThat(training.state().marks().standing()).isEmpty();
+        assertThat(sessions(Side.RIGHT)).isZero();
+    }
+
+    @Test
+    void whatIsOfADayThatIsOverIsNotTakenAsIfItCameLast() {
+        training.drill("throw", DAY, Side.BOTH, 6);
+        StudentState state = training.state();
+        StudentEvent late = new StudentEvent.Practised("throw", Side.LEFT, PracticeDay.drilled(DAY.minusDays(1), 6, 0));
+        assertThat(state.takes(late)).isFalse();
+        assertThatThrownBy(() -> state.after(late)).hasMessageContaining("over");
+        assertThat(state.takes(
+                        new StudentEvent.Practised("other", Side.LEFT, PracticeDay.drilled(DAY.minusDays(1), 6, 0))))
+                .isTrue();
+    }
+
+    static LongStream seeds() {
+        return LongStream.range(0, 500);
+    }
+
+    /** A life on the mat, in any order: the fold says what everything read again says. */
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void theFoldEqualsTheSlowReplay(long seed) {
+        Random random = new Random(seed);
+        List<String> subjects = List.of("throw", "sweep", "lock");
+        List<String> versions = List.of("", "kneeling");
+        for (int i = 0; i < 60; i++) {
+            String subject = subjects.get(random.nextInt(3));
+            LocalDate day = DAY.plusDays(random.nextInt(120));
+            switch (random.nextInt(5)) {
+                case 0, 1, 2 ->
+                    training.drill(
+                            subject,
+                            day,
+                            Side.values()[random.nextInt(3)],
+                            1 + random.nextInt(14),
+                            random.nextInt(4) == 0,
+                            random.nextInt(6) == 0 ? Role.RECEIVER : null);
+                case 3 -> {
+                    String version = versions.get(random.nextInt(2));
+                    Standard standard = Standard.values()[2 + random.nextInt(3)];
+                    training.marks.add(new Mark(
+                            "r" + i,
+                            "ana",
+                            subject,
+                            null,
+                            Side.values()[random.nextInt(3)],
+                            version.isEmpty() ? null : version,
+                            standard,
+                            random.nextBoolean(),
+                            random.nextBoolean() ? List.of("f") : null,
+                            random.nextBoolean() ? training.attend(day) : null,
+                            Instant.ofEpochSecond(random.nextInt(40)),
+                            "coach",
+                            null));
+                }
+                default -> {
+                    if (!training.marks.isEmpty()) {
+                        Mark back = training.marks.get(random.nextInt(training.marks.size()));
+                        training.marks.add(new Mark(
+                                "b" + i,
+                                "ana",
+                                back.subject(),
+                                null,
+                                back.side(),
+                                back.version(),
+                                back.standard(),
+                                false,
+                                null,
+                                back.classId(),
+                                Instant.ofEpochSecond(50),
+                                "coach",
+                                back.id()));
+                    }
+                }
+            }
+        }
+        training.classes.replaceAll(
+                c -> random.nextInt(10) == 0 ? TinyClub.trained(c.id(), c.date(), c.track(), null, true) : c);
+        StudentRecord record = training.record();
+        StudentState state = record.state(List.of(), new TinyMap().map());
+        SlowReplay slow = new SlowReplay(record);
+        for (String subject : subjects) {
+            for (Side side : List.of(Side.RIGHT, Side.LEFT)) {
+                assertThat(state.on(subject, side).orElse(null)).isEqualTo(slow.fading(subject, side));
+                for (String version : versions) {
+                    assertThat(state.marks()
+                                    .best(subject, Role.PERFORMER, side, version)
+                                    .orElse(null))
+                            .isEqualTo(slow.best(subject, side, version));
+                }
+            }
+        }
+    }
+}

@@ -12,29 +12,42 @@ import tools.jackson.databind.json.JsonMapper;
 public final class Json {
 
     static final int MOST_NESTED = 200;
-    static final long MOST_CHARACTERS = 64L << 20;
 
-    private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
-                    .streamReadConstraints(StreamReadConstraints.builder()
-                            .maxNestingDepth(MOST_NESTED)
-                            .maxStringLength(100_000)
-                            .maxNumberLength(40)
-                            .maxNameLength(200)
-                            .maxDocumentLength(MOST_CHARACTERS)
-                            .build())
-                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-                    .build())
-            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES, DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-            .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
-            .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
-            .changeDefaultPropertyInclusion(value -> value.withValueInclusion(JsonInclude.Include.NON_EMPTY))
-            .build();
+    /** Longer than any text that is taken in, so that a file of nonsense is given up early. */
+    private static final int LONGEST_TEXT = 100_000;
+
+    private static final JsonMapper MAPPER = mapper(LONGEST_TEXT);
+    private static final JsonMapper OF_THE_DISK = mapper(Integer.MAX_VALUE);
 
     private Json() {}
+
+    private static JsonMapper mapper(int longestText) {
+        return JsonMapper.builder(JsonFactory.builder()
+                        .streamReadConstraints(StreamReadConstraints.builder()
+                                .maxNestingDepth(MOST_NESTED)
+                                .maxStringLength(longestText)
+                                .maxNumberLength(40)
+                                .maxNameLength(200)
+                                .build())
+                        .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                        .build())
+                .enable(
+                        DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES,
+                        DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+                .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
+                .changeDefaultPropertyInclusion(value -> value.withValueInclusion(JsonInclude.Include.NON_EMPTY))
+                .build();
+    }
 
     /** The mapper of the open format; do not change it. */
     public static JsonMapper mapper() {
         return MAPPER;
+    }
+
+    /** The mapper for what was written before; it refuses nothing for its size. */
+    public static JsonMapper ofTheDisk() {
+        return OF_THE_DISK;
     }
 
     /** One value as a single line. */
@@ -42,8 +55,12 @@ public final class Json {
         return MAPPER.writeValueAsString(value);
     }
 
-    /** @throws tools.jackson.core.JacksonException if the text is not such a value */
+    /**
+     * Reads what was written before; it is never refused for its size.
+     *
+     * @throws tools.jackson.core.JacksonException if the text is not such a value
+     */
     public static <T> T read(String json, Class<T> type) {
-        return MAPPER.readValue(json, type);
+        return OF_THE_DISK.readValue(json, type);
     }
 }

@@ -2,11 +2,16 @@ package lynchet.format;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import lynchet.core.club.Club;
+import lynchet.core.mat.Track;
+import lynchet.core.people.HeldRank;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -14,7 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ClubArchiveTest {
 
     private static final String SOUND = """
-            {"format": 1, "name": "Test club",
+            {"format": 2, "name": "Test club",
              "map": {
                "pairs": [{"id": "apart", "stage": "APART", "first": {"id": "standing", "name": "Standing apart", "control": 0}},
                          {"id": "guard", "stage": "LEGS_BETWEEN",
@@ -53,19 +58,20 @@ class ClubArchiveTest {
                 "\"family\": \"TRANSITION\"    | \"family\": \"DANCE\"     | READABLE        | /map/techniques/0/family",
                 "\"student\": \"ana\"          | \"student\": \"bob\"      | RECORD_STUDENT  | /attendance/0/student",
                 "\"joined\": \"2026-01-05\"    | \"joined\": \"2026-02-30\" | READABLE       | /people/0/joined",
-                "\"format\": 1                 | \"format\": 2             | FORMAT          | /format",
+                "\"format\": 2                 | \"format\": 3             | FORMAT          | /format",
+                "\"name\": \"Ana Test\"       | \"name\": \"Ana Test\", \"notes\": \"LONG\" | TEXT_LONG | /people/0/notes",
                 "\"weightKg\": 61.5            | \"weightKg\": 1e9         | READABLE        | /people/0",
-                "\"tracks\" | \"words\": [{\"id\": \"w\", \"term\": \"w\", \"meaning\": \"m\", \"techniques\": [\"nope\"]}], \"tracks\" | WORD_TECHNIQUE | /words/0/techniques",
+                "\"tracks\" | \"words\": [{\"id\": \"w\", \"term\": \"w\", \"meaning\": \"m\", \"techniques\": [\"nope\"]}], \"tracks\" | WORD_TECHNIQUE | /words/0/techniques/0",
                 "\"tracks\" | \"drills\": [{\"id\": \"d\", \"name\": \"D\", \"kind\": \"POSITIONAL_ROUNDS\", \"start\": \"nope\", \"resetWhen\": [\"x\"], \"minutes\": 5}], \"tracks\" | DRILL_START | /drills/0/start",
                 "\"tracks\" | \"drills\": [{\"id\": \"d\", \"name\": \"D\", \"kind\": \"POSITIONAL_ROUNDS\", \"minutes\": 5}], \"tracks\" | READABLE | /drills/0",
-                "\"tracks\" | \"terms\": [{\"id\": \"t\", \"name\": \"T\", \"from\": \"2026-01-01\", \"until\": \"2026-02-01\", \"slots\": [{\"track\": \"nope\", \"day\": \"MONDAY\", \"start\": \"18:00:00\", \"minutes\": 60}]}], \"tracks\" | SLOT_TRACK | /terms/0/slots",
+                "\"tracks\" | \"terms\": [{\"id\": \"t\", \"name\": \"T\", \"from\": \"2026-01-01\", \"until\": \"2026-02-01\", \"slots\": [\"nope\"]}], \"tracks\" | TERM_SLOT | /terms/0/slots/0",
                 "\"tracks\" | \"gradings\": [{\"id\": \"g\", \"name\": \"G\", \"date\": \"2026-01-01\", \"ladder\": \"nope\", \"candidates\": [{\"student\": \"ana\", \"rank\": \"nope\"}]}], \"tracks\" | GRADING_LADDER | /gradings/0/ladder",
                 "\"tracks\" | \"rounds\": [{\"id\": \"r\", \"at\": \"2026-02-03T18:31:02Z\", \"first\": \"ana\", \"second\": \"bob\", \"ended\": {\"how\": \"TIME\"}}], \"tracks\" | RECORD_STUDENT | /rounds/0/second",
                 "{\"id\": \"sit-down\"         | {\"id\": \"x\", \"id\": \"y\" | READABLE    | line 8",
             })
     void refusesWithPathAndRule(String part, String by, String rule, String where) {
         assertThat(SOUND).contains(part);
-        assertThatThrownBy(() -> ClubArchive.read(bytes(SOUND.replace(part, by))))
+        assertThatThrownBy(() -> ClubArchive.read(bytes(SOUND.replace(part, by.replace("LONG", "x".repeat(2001))))))
                 .isInstanceOfSatisfying(ArchiveRefused.class, refused -> {
                     assertThat(refused.breaches().get(0).rule()).isEqualTo(rule);
                     assertThat(refused.breaches().get(0).where()).startsWith(where);
@@ -77,10 +83,10 @@ class ClubArchiveTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "{\"format\": 7, \"hologram\": [1]}             | format 7 and this program reads up to format 1",
-                "{\"format\": 1, \"hologram\": [1]}             | does not know \"hologram\"; the file may come from a newer",
-                "{\"name\": \"x\"}                              | a club's file says \"format\": 1 at its beginning",
-                "{\"format\": 1, \"chains\": [{\"id\": \"a   | ends in the middle; it was probably cut off",
+                "{\"format\": 7, \"hologram\": [1]}             | format 7 and this program reads up to format 2",
+                "{\"format\": 2, \"hologram\": [1]}             | does not know \"hologram\"; the file may come from a newer",
+                "{\"name\": \"x\"}                              | a club's file says \"format\": 2 at its beginning",
+                "{\"format\": 2, \"chains\": [{\"id\": \"a   | ends in the middle; it was probably cut off",
             })
     void saysWhatHelps(String json, String sentence) {
         assertThatThrownBy(() -> ClubArchive.read(bytes(json))).hasMessageContaining(sentence);
@@ -90,10 +96,42 @@ class ClubArchiveTest {
     void refusesNonsenseAndDeepNesting() {
         assertThatThrownBy(() -> ClubArchive.read(bytes("x".repeat(10 << 20)))).isInstanceOf(ArchiveRefused.class);
         assertThatThrownBy(() -> ClubArchive.read(bytes("[".repeat(100_000)))).isInstanceOf(ArchiveRefused.class);
-        String deep = "{\"format\":1,\"chains\":[{\"first\":" + "{\"next\":[{\"step\":".repeat(5000);
+        String deep = "{\"format\":2,\"chains\":[{\"first\":" + "{\"next\":[{\"step\":".repeat(5000);
         assertThatThrownBy(() -> ClubArchive.read(bytes(deep))).hasMessageContaining("nested too deeply");
         assertThatThrownBy(() -> ClubArchive.read(bytes(""))).isInstanceOf(ArchiveRefused.class);
         assertThatThrownBy(() -> ClubArchive.read(bytes("null"))).isInstanceOf(ArchiveRefused.class);
+    }
+
+    /** A file of the first format: ranks in the people, slots in the terms, a ladder that counts a track nobody has. */
+    @Test
+    void anOlderFileIsReadAsIfItWereOfToday() {
+        String old = """
+                {"format": 1, "name": "Old club",
+                 "ladders": [{"id": "adult", "name": "Adult", "policy": {}, "tracks": ["all", "gone"],
+                              "ranks": [{"id": "white", "name": "White", "colours": ["white"]}]}],
+                 "tracks": [{"id": "all", "name": "All"}],
+                 "terms": [{"id": "t1", "name": "One", "from": "2026-01-01", "until": "2026-03-31",
+                            "slots": [{"track": "all", "day": "MONDAY", "start": "18:30:00", "minutes": 60, "area": "Mat"}]},
+                           {"id": "t2", "name": "Two", "from": "2026-04-01", "until": "2026-06-30",
+                            "slots": [{"track": "all", "day": "MONDAY", "start": "18:30:00", "minutes": 60, "area": "Mat"},
+                                      {"track": "all", "day": "MONDAY", "start": "18:30:00", "minutes": 90}]}],
+                 "people": [{"id": "ana", "name": "Ana Test", "joined": "2026-01-05",
+                             "ranks": [{"ladder": "adult", "rank": "white", "stripes": 2, "since": "2026-02-03"}]}]}
+                """;
+        Club club = ClubArchive.read(bytes(old));
+        assertThat(HeldRank.of(club.promotions()))
+                .containsEntry("adult", new HeldRank("adult", "white", 2, LocalDate.of(2026, 2, 3), true));
+        assertThat(club.ladders().get(0).tracks()).containsExactly("all");
+        assertThat(club.terms().get(1).slots()).containsExactly("all-mon-1830", "all-mon-1830-2");
+        assertThat(club.tracks().get(0).slots())
+                .extracting(Track.Slot::id, Track.Slot::from, Track.Slot::until, Track.Slot::minutes)
+                .containsExactly(
+                        tuple("all-mon-1830", LocalDate.of(2026, 1, 1), LocalDate.of(2026, 6, 30), 60),
+                        tuple("all-mon-1830-2", LocalDate.of(2026, 4, 1), LocalDate.of(2026, 6, 30), 90));
+        byte[] now = ClubArchive.write(club);
+        assertThat(ClubArchive.read(new ByteArrayInputStream(now))).isEqualTo(club);
+        String bad = old.replace("\"since\": \"2026-02-03\"", "\"since\": \"soon\"");
+        assertThatThrownBy(() -> ClubArchive.read(bytes(bad))).hasMessageContaining("/people/0");
     }
 
     @Test

@@ -1,15 +1,20 @@
 package lynchet.format.csv;
 
+import java.io.OutputStream;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiPredicate;
+import java.util.function.Consumer;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Student;
+import lynchet.format.Digest;
 
 /** Attendance as a sheet: who was in which class. A class is named by its id, or by its date and track. */
 public final class AttendanceCsv {
@@ -19,56 +24,50 @@ public final class AttendanceCsv {
 
     private AttendanceCsv() {}
 
-    /** Every attendance, by class and person. */
-    public static byte[] write(List<Attendance> attendance, List<Student> people, List<TrainingClass> classes) {
-        Map<String, Student> who = new HashMap<>();
-        people.forEach(s -> who.put(s.id(), s));
-        Map<String, TrainingClass> where = new HashMap<>();
-        classes.forEach(c -> where.put(c.id(), c));
-        Lines lines = new Lines(COLUMNS);
-        for (Attendance a : attendance) {
-            TrainingClass c = where.get(a.classId());
-            lines.line(
-                    a.student(),
-                    who.containsKey(a.student()) ? who.get(a.student()).name() : "",
-                    a.classId(),
-                    c.date(),
-                    c.track(),
-                    c.start(),
-                    a.how().name().toLowerCase(Locale.ROOT),
-                    a.at(),
-                    a.by());
+    /** One attendance with who and which class it is about. */
+    public record Line(Attendance attendance, String name, TrainingClass trained) {}
+
+    /** Every attendance as it comes, one line each. */
+    public static void write(OutputStream out, Consumer<Consumer<Line>> attendance) {
+        try (Lines lines = new Lines(out, COLUMNS)) {
+            attendance.accept(line -> lines.line(
+                    line.attendance().student(),
+                    line.name(),
+                    line.attendance().classId(),
+                    line.trained().date(),
+                    line.trained().track(),
+                    line.trained().start(),
+                    line.attendance().how().name().toLowerCase(Locale.ROOT),
+                    line.attendance().at(),
+                    line.attendance().by()));
         }
-        return lines.bytes();
+    }
+
+    /** The classes of a club as a sheet names them; they are looked up one by one. */
+    public interface Classes {
+        Optional<TrainingClass> trained(String id);
+
+        List<TrainingClass> on(LocalDate day);
     }
 
     /**
      * What taking in this sheet would do; nothing is ever changed, only added.
      *
+     * @param isThere whether a student, the first, is in a class, the second, already
      * @param by account that takes it in
      */
     public static Plan<Attendance> plan(
-            byte[] csv,
-            List<Student> people,
-            List<TrainingClass> classes,
-            List<Attendance> there,
-            String dates,
-            String by) {
+            byte[] csv, Roll roll, Classes classes, BiPredicate<String, String> isThere, String dates, String by) {
         Sheet sheet = Sheet.read(csv, Set.of("student"));
         Dates written = DateColumns.of(sheet, dates, "date");
-        Roll roll = new Roll(people);
-        Map<String, TrainingClass> byId = new HashMap<>();
-        classes.forEach(c -> byId.put(c.id(), c));
-        Set<String> taken = new HashSet<>();
-        there.forEach(a -> taken.add(a.student() + " " + a.classId()));
         Map<String, Long> seen = new HashMap<>();
         Plan.Maker<Attendance> maker = new Plan.Maker<>();
         for (Sheet.Row row : sheet.rows()) {
             Cells cells = new Cells(row, written);
             String about = row.cell("name").or(() -> row.cell("student")).orElse("");
             maker.reading(row.line(), about, () -> {
-                Student student = roll.whoever(cells.needed("student"));
-                TrainingClass c = trained(cells, byId, classes);
+                Student student = roll.whoever(cells.needed("student")).student();
+                TrainingClass c = trained(cells, classes);
                 if (c.date().isBefore(student.joined())) {
                     throw new BadLine(student.name() + " joined on " + student.joined() + ", after this class");
                 }
@@ -77,7 +76,7 @@ public final class AttendanceCsv {
                 if (before != null) {
                     throw new BadLine("the same attendance as on line " + before);
                 }
-                if (taken.contains(key)) {
+                if (isThere.test(student.id(), c.id())) {
                     maker.same(row.line(), about);
                 } else {
                     maker.add(row.line(), student.name() + ", " + c.id(), attendance(cells, student, c, by));
@@ -98,17 +97,13 @@ public final class AttendanceCsv {
                 by);
     }
 
-    private static TrainingClass trained(Cells cells, Map<String, TrainingClass> byId, List<TrainingClass> classes) {
+    private static TrainingClass trained(Cells cells, Classes classes) {
         if (cells.text("class").isPresent()) {
-            TrainingClass c = byId.get(cells.needed("class"));
-            if (c == null) {
-                throw new BadLine("there is no class " + cells.needed("class"));
-            }
-            return c;
+            return classes.trained(cells.needed("class"))
+                    .orElseThrow(() -> new BadLine("there is no class " + cells.needed("class")));
         }
         LocalDate day = cells.date("date").orElseThrow(() -> new BadLine("neither class nor date is given"));
-        List<TrainingClass> fitting = classes.stream()
-                .filter(c -> c.date().equals(day))
+        List<TrainingClass> fitting = classes.on(day).stream()
                 .filter(c -> cells.text("track").map(c.track()::equals).orElse(true))
                 .filter(c -> cells.text("start")
                         .map(start -> c.start().toString().startsWith(start))

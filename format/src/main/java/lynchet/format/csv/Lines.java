@@ -1,21 +1,25 @@
 package lynchet.format.csv;
 
 import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
 import java.io.UncheckedIOException;
+import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
-/** Writes a sheet: UTF-8 with a byte-order mark, commas, text guarded against formulas, numbers bare. */
-final class Lines {
+/** Writes a sheet as it comes: UTF-8 with a byte-order mark, commas, text guarded against formulas, numbers bare. */
+final class Lines implements AutoCloseable {
 
-    private final StringBuilder out = new StringBuilder("\uFEFF");
     private final CSVPrinter printer;
 
-    Lines(List<String> columns) {
+    Lines(OutputStream out, List<String> columns) {
         try {
-            printer = new CSVPrinter(out, CSVFormat.EXCEL);
+            Writer writer = new OutputStreamWriter(out, StandardCharsets.UTF_8);
+            writer.write('\uFEFF');
+            printer = new CSVPrinter(writer, CSVFormat.EXCEL);
             printer.printRecord(columns);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -34,7 +38,12 @@ final class Lines {
         }
     }
 
-    byte[] bytes() {
-        return out.toString().getBytes(StandardCharsets.UTF_8);
+    @Override
+    public void close() {
+        try {
+            printer.flush();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

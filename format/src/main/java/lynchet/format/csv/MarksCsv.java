@@ -1,16 +1,19 @@
 package lynchet.format.csv;
 
+import java.io.OutputStream;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import lynchet.core.chain.Chain;
 import lynchet.core.map.Alias;
@@ -21,6 +24,8 @@ import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
 import lynchet.core.people.Student;
+import lynchet.core.rule.Limits;
+import lynchet.format.Digest;
 
 /** Marks as a sheet. A technique is named by its id or any of its names; the same line read twice is one mark. */
 public final class MarksCsv {
@@ -42,10 +47,6 @@ public final class MarksCsv {
             "by",
             "withdraws");
 
-    private static final Comparator<Mark> IN_TIME = Comparator.comparing(Mark::at)
-            .thenComparing(m -> m.withdraws() != null)
-            .thenComparing(Mark::id);
-
     private final Map<String, String> subjects = new HashMap<>();
     private final GrapplingMap map;
 
@@ -65,72 +66,72 @@ public final class MarksCsv {
         }
     }
 
-    /** Every mark, oldest first. */
-    public static byte[] write(List<Mark> marks, List<Student> people, GrapplingMap map) {
-        Map<String, String> names = new HashMap<>();
-        people.forEach(s -> names.put(s.id(), s.name()));
-        Lines lines = new Lines(COLUMNS);
-        for (Mark m : marks.stream().sorted(IN_TIME).toList()) {
-            lines.line(
-                    m.id(),
-                    m.student(),
-                    names.getOrDefault(m.student(), ""),
-                    m.subject(),
-                    map.technique(m.subject()).map(Technique::name).orElse(""),
-                    m.standard().name().toLowerCase(Locale.ROOT),
-                    m.passed() ? "yes" : "no",
-                    m.side().name().toLowerCase(Locale.ROOT),
-                    m.role().name().toLowerCase(Locale.ROOT),
-                    m.version(),
-                    String.join(" ", m.faults()),
-                    m.at().atZone(ZoneOffset.UTC).toLocalDate(),
-                    m.at(),
-                    m.by(),
-                    m.withdraws());
+    /** One mark with the names of whom and what it is about; either may be empty. */
+    public record Line(Mark mark, String student, String technique) {}
+
+    /** Every mark as it comes, one line each. */
+    public static void write(OutputStream out, Consumer<Consumer<Line>> marks) {
+        try (Lines lines = new Lines(out, COLUMNS)) {
+            marks.accept(line -> {
+                Mark m = line.mark();
+                lines.line(
+                        m.id(),
+                        m.student(),
+                        line.student(),
+                        m.subject(),
+                        line.technique(),
+                        m.standard().name().toLowerCase(Locale.ROOT),
+                        m.passed() ? "yes" : "no",
+                        m.side().name().toLowerCase(Locale.ROOT),
+                        m.role().name().toLowerCase(Locale.ROOT),
+                        m.version(),
+                        String.join(" ", m.faults()),
+                        m.at().atZone(ZoneOffset.UTC).toLocalDate(),
+                        m.at(),
+                        m.by(),
+                        m.withdraws());
+            });
         }
-        return lines.bytes();
     }
 
     /**
      * What taking in this sheet would do; marks are only ever added.
      *
+     * @param there the mark kept under an id
      * @param items ids of syllabus items that are marked themselves: words, forms
      * @param by account that takes it in
      */
     public static Plan<Mark> plan(
             byte[] csv,
-            List<Student> people,
+            Roll roll,
             GrapplingMap map,
             List<Chain> chains,
             Set<String> items,
-            List<Mark> there,
+            Function<String, Optional<Mark>> there,
             String dates,
             LocalDate today,
             String by) {
         Sheet sheet = Sheet.read(csv, Set.of("student", "passed"));
         Dates written = DateColumns.of(sheet, dates, "date");
         MarksCsv reading = new MarksCsv(map, chains, items);
-        Roll roll = new Roll(people);
-        Map<String, Mark> known = new HashMap<>();
-        there.forEach(m -> known.put(m.id(), m));
         Map<String, Long> seen = new HashMap<>();
+        Map<String, String> plannedOf = new HashMap<>();
         Plan.Maker<Mark> maker = new Plan.Maker<>();
         for (Sheet.Row row : sheet.rows()) {
             Cells cells = new Cells(row, written);
             String about = row.cell("name").or(() -> row.cell("student")).orElse("");
             maker.reading(row.line(), about, () -> {
                 Mark mark = reading.mark(cells, roll, today, by);
-                String withdrawn = mark.withdraws();
-                if (withdrawn != null && !known.containsKey(withdrawn) && !seen.containsKey(withdrawn)) {
-                    throw new BadLine("there is no mark " + withdrawn + " to take back");
-                }
+                takesBack(mark, there, plannedOf);
                 Long before = seen.putIfAbsent(mark.id(), row.line());
                 if (before != null) {
                     throw new BadLine("the same mark as on line " + before);
                 }
-                if (!known.containsKey(mark.id())) {
+                Optional<Mark> kept = there.apply(mark.id());
+                if (kept.isEmpty()) {
+                    plannedOf.put(mark.id(), mark.student());
                     maker.add(row.line(), about + ", " + reading.name(mark.subject()), mark);
-                } else if (isSame(known.get(mark.id()), mark)) {
+                } else if (isSame(kept.get(), mark)) {
                     maker.same(row.line(), about);
                 } else {
                     throw new BadLine(
@@ -139,6 +140,20 @@ public final class MarksCsv {
             });
         }
         return maker.plan(sheet, written, new HashSet<>(COLUMNS));
+    }
+
+    private static void takesBack(Mark mark, Function<String, Optional<Mark>> there, Map<String, String> plannedOf) {
+        String withdrawn = mark.withdraws();
+        if (withdrawn == null) {
+            return;
+        }
+        String whose = there.apply(withdrawn).map(Mark::student).orElse(plannedOf.get(withdrawn));
+        if (whose == null) {
+            throw new BadLine("there is no mark " + withdrawn + " to take back");
+        }
+        if (!whose.equals(mark.student())) {
+            throw new BadLine("mark " + withdrawn + " is somebody else's");
+        }
     }
 
     private static boolean isSame(Mark kept, Mark read) {
@@ -155,7 +170,7 @@ public final class MarksCsv {
     }
 
     private Mark mark(Cells cells, Roll roll, LocalDate today, String by) {
-        Student student = roll.whoever(cells.needed("student"));
+        Student student = roll.whoever(cells.needed("student")).student();
         String named = cells.text("subject")
                 .or(() -> cells.text("technique"))
                 .orElseThrow(() -> new BadLine("neither subject nor technique is given"));
@@ -189,7 +204,7 @@ public final class MarksCsv {
                         "" + passed,
                         "" + day,
                         "" + withdraws));
-        return new Mark(
+        return Limits.kept(new Mark(
                 cells.text("id").orElse(made),
                 student.id(),
                 subject,
@@ -202,7 +217,7 @@ public final class MarksCsv {
                 null,
                 at,
                 by,
-                withdraws);
+                withdraws));
     }
 
     /** A moment is in UTC, where the day of today may already be over. */

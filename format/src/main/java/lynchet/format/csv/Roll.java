@@ -5,45 +5,56 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import lynchet.core.people.Student;
+import java.util.Optional;
 
-/** The people of a club as a sheet names them: by id, by card number, or by full name. */
-final class Roll {
+/** The people of a club as a sheet names them: by id, by card number, or by full name. They are looked up one by one. */
+public interface Roll {
 
-    private final Map<String, Student> byId = new HashMap<>();
-    private final Map<String, Student> byCard = new HashMap<>();
-    private final Map<String, List<Student>> byName = new HashMap<>();
+    Optional<Member> byId(String id);
 
-    Roll(List<Student> people) {
-        for (Student student : people) {
-            byId.put(student.id(), student);
-            if (student.card() != null) {
-                byCard.put(student.card(), student);
+    Optional<Member> byCard(String card);
+
+    /** Everybody whose {@link #fold folded} name is that of {@code name}. */
+    List<Member> named(String name);
+
+    /** The roll of people who are held already. */
+    static Roll of(List<Member> people) {
+        Map<String, Member> byId = new HashMap<>();
+        Map<String, Member> byCard = new HashMap<>();
+        Map<String, List<Member>> byName = new HashMap<>();
+        for (Member member : people) {
+            byId.put(member.student().id(), member);
+            if (member.student().card() != null) {
+                byCard.put(member.student().card(), member);
             }
-            byName.computeIfAbsent(fold(student.name()), name -> new ArrayList<>())
-                    .add(student);
+            byName.computeIfAbsent(fold(member.student().name()), name -> new ArrayList<>())
+                    .add(member);
         }
-    }
+        return new Roll() {
+            @Override
+            public Optional<Member> byId(String id) {
+                return Optional.ofNullable(byId.get(id));
+            }
 
-    Student byId(String id) {
-        return byId.get(id);
-    }
+            @Override
+            public Optional<Member> byCard(String card) {
+                return Optional.ofNullable(byCard.get(card));
+            }
 
-    Student byCard(String card) {
-        return byCard.get(card);
-    }
-
-    List<Student> named(String name) {
-        return byName.getOrDefault(fold(name), List.of());
+            @Override
+            public List<Member> named(String name) {
+                return byName.getOrDefault(fold(name), List.of());
+            }
+        };
     }
 
     /** Whoever is meant; more than one person of that name, or none, is a bad line. */
-    Student whoever(String text) {
-        Student found = byId.getOrDefault(text, byCard.get(text));
-        if (found != null) {
-            return found;
+    default Member whoever(String text) {
+        Optional<Member> found = byId(text).or(() -> byCard(text));
+        if (found.isPresent()) {
+            return found.get();
         }
-        List<Student> named = named(text);
+        List<Member> named = named(text);
         if (named.size() > 1) {
             throw new BadLine(
                     "there are " + named.size() + " people called " + text + "; use the id or the card number");
@@ -54,6 +65,7 @@ final class Roll {
         return named.get(0);
     }
 
+    /** A name as it is compared: single blanks, small letters. */
     static String fold(String name) {
         return name.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
     }

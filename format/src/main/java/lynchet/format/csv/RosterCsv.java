@@ -1,7 +1,7 @@
 package lynchet.format.csv;
 
+import java.io.OutputStream;
 import java.math.BigDecimal;
-import java.text.Normalizer;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -12,6 +12,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -19,6 +21,7 @@ import lynchet.core.people.HeldRank;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
+import lynchet.core.rule.Limits;
 
 /**
  * The roster as a sheet: who they are, what they hold, where they train. No health, no contacts, no notes.
@@ -49,30 +52,31 @@ public final class RosterCsv {
     private final Roll roll;
     private final List<Ladder> ladders;
     private final Set<String> tracks;
+    private final Supplier<String> newIds;
     private final LocalDate today;
     private final Set<String> takenIds = new HashSet<>();
     private final Map<String, Long> seenStudents = new HashMap<>();
     private final Map<String, Long> seenNew = new HashMap<>();
     private final Map<String, Long> seenCards = new HashMap<>();
 
-    private RosterCsv(List<Student> people, List<Ladder> ladders, Set<String> tracks, LocalDate today) {
-        this.roll = new Roll(people);
+    private RosterCsv(Roll roll, List<Ladder> ladders, Set<String> tracks, Supplier<String> newIds, LocalDate today) {
+        this.roll = roll;
         this.ladders = ladders;
         this.tracks = tracks;
+        this.newIds = newIds;
         this.today = today;
-        people.forEach(student -> takenIds.add(student.id()));
     }
 
-    /** Everybody, one line each; of several ladders the first. */
-    public static byte[] write(List<Student> people) {
-        Lines lines = new Lines(COLUMNS);
-        for (Student student : people) {
-            lines.line(cells(student, student.ranks().stream().findFirst()));
+    /** Everybody as they come, one line each; of several ladders the first. */
+    public static void write(OutputStream out, Consumer<Consumer<Member>> people) {
+        try (Lines lines = new Lines(out, COLUMNS)) {
+            people.accept(
+                    member -> lines.line(cells(member, member.held().stream().findFirst())));
         }
-        return lines.bytes();
     }
 
-    private static Object[] cells(Student s, Optional<HeldRank> shown) {
+    private static Object[] cells(Member member, Optional<HeldRank> shown) {
+        Student s = member.student();
         HeldRank held = shown.orElse(null);
         return new Object[] {
             s.id(),
@@ -98,30 +102,38 @@ public final class RosterCsv {
     /**
      * What taking in this sheet would do.
      *
+     * @param newIds makes an id for somebody new whose line gives none; it says nothing about them
      * @param dates how dates are written; null: recognise it
      * @param today day on which somebody new without a date joins
      * @throws lynchet.format.ArchiveRefused if it is no such sheet
      */
-    public static Plan<Student> plan(
-            byte[] csv, List<Student> people, List<Ladder> ladders, Set<String> tracks, String dates, LocalDate today) {
+    public static Plan<Member> plan(
+            byte[] csv,
+            Roll roll,
+            List<Ladder> ladders,
+            Set<String> tracks,
+            Supplier<String> newIds,
+            String dates,
+            LocalDate today) {
         Sheet sheet = Sheet.read(csv, Set.of("name"));
         Dates written = DateColumns.of(sheet, dates, "born", "joined", "left", "rank_since", "member_until");
-        RosterCsv roster = new RosterCsv(people, ladders, tracks, today);
-        Plan.Maker<Student> maker = new Plan.Maker<>();
+        RosterCsv roster = new RosterCsv(roll, ladders, tracks, newIds, today);
+        Plan.Maker<Member> maker = new Plan.Maker<>();
         for (Sheet.Row row : sheet.rows()) {
             roster.line(maker, row, new Cells(row, written));
         }
         return maker.plan(sheet, written, new HashSet<>(COLUMNS));
     }
 
-    private void line(Plan.Maker<Student> maker, Sheet.Row row, Cells cells) {
+    private void line(Plan.Maker<Member> maker, Sheet.Row row, Cells cells) {
         String about = row.cell("name").orElse("");
         maker.reading(row.line(), about, () -> {
-            Optional<Student> known = known(cells);
+            Optional<Member> known = known(cells);
             if (known.isPresent()) {
-                twice(seenStudents, known.get().id(), row.line());
-                Student after = made(cells, known.get(), known.get().id());
-                card(after, known.get(), row.line());
+                String id = known.get().student().id();
+                twice(seenStudents, id, row.line());
+                Member after = made(cells, known.get(), id);
+                card(after.student(), id, row.line());
                 String changes = changes(known.get(), after);
                 if (changes.isEmpty()) {
                     maker.same(row.line(), about);
@@ -129,31 +141,31 @@ public final class RosterCsv {
                     maker.change(row.line(), about, after, changes);
                 }
             } else {
-                Student fresh = made(cells, null, newId(cells));
-                twice(seenNew, Roll.fold(fresh.name()) + " " + fresh.born(), row.line());
-                card(fresh, null, row.line());
-                takenIds.add(fresh.id());
+                Member fresh = made(cells, null, newId(cells));
+                Student student = fresh.student();
+                twice(seenNew, Roll.fold(student.name()) + " " + student.born(), row.line());
+                card(student, null, row.line());
+                takenIds.add(student.id());
                 maker.add(row.line(), about, fresh);
             }
         });
     }
 
-    private Optional<Student> known(Cells cells) {
-        Optional<String> id = cells.text("id");
-        if (id.isPresent()) {
-            Student byId = roll.byId(id.get());
-            if (byId != null) {
-                return Optional.of(byId);
-            }
+    private Optional<Member> known(Cells cells) {
+        Optional<Member> byId = cells.text("id").flatMap(roll::byId);
+        if (byId.isPresent()) {
+            return byId;
         }
-        Optional<Student> byCard = cells.text("card").map(roll::byCard);
+        Optional<Member> byCard = cells.text("card").flatMap(roll::byCard);
         if (byCard.isPresent()) {
-            return byCard.filter(s -> Roll.fold(s.name()).equals(Roll.fold(cells.needed("name"))));
+            return byCard.filter(m -> Roll.fold(m.student().name()).equals(Roll.fold(cells.needed("name"))));
         }
-        List<Student> named = roll.named(cells.needed("name"));
+        List<Member> named = roll.named(cells.needed("name"));
         Optional<LocalDate> born = cells.date("born");
-        List<Student> fitting = named.stream()
-                .filter(s -> born.isEmpty() || s.born() == null || s.born().equals(born.get()))
+        List<Member> fitting = named.stream()
+                .filter(m -> born.isEmpty()
+                        || m.student().born() == null
+                        || m.student().born().equals(born.get()))
                 .toList();
         if (fitting.size() > 1) {
             throw new BadLine("there are " + fitting.size() + " people of that name; give the id or the birth date");
@@ -168,25 +180,27 @@ public final class RosterCsv {
         }
     }
 
-    private void card(Student after, Student before, long line) {
+    private void card(Student after, String id, long line) {
         if (after.card() == null) {
             return;
         }
-        Student owner = roll.byCard(after.card());
-        if (owner != null && (before == null || !owner.id().equals(before.id()))) {
-            throw new BadLine("card " + after.card() + " belongs to " + owner.name());
-        }
+        roll.byCard(after.card()).map(Member::student).ifPresent(owner -> {
+            if (!owner.id().equals(id)) {
+                throw new BadLine("card " + after.card() + " belongs to " + owner.name());
+            }
+        });
         Long other = seenCards.putIfAbsent(after.card(), line);
         if (other != null) {
             throw new BadLine("card " + after.card() + " is on line " + other + " too");
         }
     }
 
-    private Student made(Cells c, Student was, String id) {
+    private Member made(Cells c, Member before, String id) {
+        Student was = before == null ? null : before.student();
         LocalDate joined = c.date("joined").orElse(was == null ? today : was.joined());
         Optional<Double> weight = c.number("weight_kg");
         boolean reweighed = weight.isPresent() && (was == null || !weight.get().equals(was.weightKg()));
-        return new Student(
+        Student student = new Student(
                 id,
                 c.needed("name"),
                 c.text("called_by").orElse(was == null ? null : was.calledBy()),
@@ -198,7 +212,6 @@ public final class RosterCsv {
                 reweighed ? today : was == null ? null : was.weighed(),
                 c.whole("height_cm").orElse(was == null ? null : was.heightCm()),
                 c.oneOf("lead", Lead.class).orElse(was == null ? Lead.RIGHT : was.lead()),
-                ranks(c, was, joined),
                 trainsIn(c).orElse(was == null ? List.of() : was.tracks()),
                 c.whole("prior_classes").orElse(was == null ? 0 : was.priorClasses()),
                 c.date("member_until").orElse(was == null ? null : was.memberUntil()),
@@ -207,10 +220,11 @@ public final class RosterCsv {
                 was == null ? null : was.restrictions(),
                 was == null ? null : was.keepApart(),
                 was == null ? null : was.notes());
+        return new Member(Limits.kept(student), ranks(c, before, joined));
     }
 
-    private List<HeldRank> ranks(Cells c, Student was, LocalDate joined) {
-        List<HeldRank> held = new ArrayList<>(was == null ? List.of() : was.ranks());
+    private List<HeldRank> ranks(Cells c, Member was, LocalDate joined) {
+        List<HeldRank> held = new ArrayList<>(was == null ? List.of() : was.held());
         Optional<String> rank = c.text("rank");
         if (rank.isEmpty()) {
             return held;
@@ -234,11 +248,20 @@ public final class RosterCsv {
                 .findFirst()
                 .orElse(null);
         boolean sameRank = before != null && before.rank().equals(rankId);
+        LocalDate since = c.date("rank_since").orElse(sameRank ? before.since() : before == null ? joined : today);
+        if (sameRank && !before.fromBefore() && !since.equals(before.since())) {
+            throw new BadLine(
+                    "the rank " + rankId + " was given on " + before.since() + "; a sheet does not change that");
+        }
+        if (before != null && !sameRank && since.isBefore(before.since())) {
+            throw new BadLine("the rank " + before.rank() + " was given later, on " + before.since());
+        }
         HeldRank after = new HeldRank(
                 ladder.id(),
                 rankId,
                 c.whole("stripes").orElse(sameRank ? before.stripes() : 0),
-                c.date("rank_since").orElse(sameRank ? before.since() : before == null ? joined : today));
+                since,
+                before == null || sameRank && before.fromBefore());
         if (before == null) {
             held.add(after);
         } else {
@@ -265,29 +288,16 @@ public final class RosterCsv {
 
     private String newId(Cells cells) {
         Optional<String> given = cells.text("id");
-        if (given.isPresent()) {
-            if (takenIds.contains(given.get())) {
-                throw new BadLine("the id " + given.get() + " is on another line too");
-            }
-            return given.get();
+        if (given.isPresent() && takenIds.contains(given.get())) {
+            throw new BadLine("the id " + given.get() + " is on another line too");
         }
-        String plain = Normalizer.normalize(cells.needed("name"), Normalizer.Form.NFD)
-                .replaceAll("\\p{M}", "")
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[^a-z0-9]+", "-")
-                .replaceAll("^-|-$", "");
-        String base = plain.isEmpty() ? "student" : plain.length() > 70 ? plain.substring(0, 70) : plain;
-        String id = base;
-        for (int n = 2; takenIds.contains(id); n++) {
-            id = base + "-" + n;
-        }
-        return id;
+        return given.orElseGet(newIds);
     }
 
     /** The changes in words: "card 4007 to 4009, weight_kg 64 to 66". */
-    private static String changes(Student before, Student after) {
-        Optional<HeldRank> given = after.ranks().stream()
-                .filter(held -> !before.ranks().contains(held))
+    private static String changes(Member before, Member after) {
+        Optional<HeldRank> given = after.held().stream()
+                .filter(held -> !before.held().contains(held))
                 .findFirst();
         Object[] was = cells(before, given.flatMap(held -> before.heldOn(held.ladder())));
         Object[] is = cells(after, given);

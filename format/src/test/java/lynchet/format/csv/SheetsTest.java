@@ -3,13 +3,17 @@ package lynchet.format.csv;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.ByteArrayOutputStream;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -55,17 +59,28 @@ class SheetsTest {
                 Ladder.class);
     }
 
-    private static Plan<Student> roster(byte[] csv) {
-        return RosterCsv.plan(csv, PEOPLE, LADDERS, Set.of("throws"), null, TODAY);
+    private static final List<Member> MEMBERS =
+            PEOPLE.stream().map(student -> new Member(student, List.of())).toList();
+
+    private static Plan<Member> roster(byte[] csv, List<Member> people) {
+        AtomicInteger made = new AtomicInteger();
+        return RosterCsv.plan(
+                csv, Roll.of(people), LADDERS, Set.of("throws"), () -> "random-" + made.incrementAndGet(), null, TODAY);
     }
 
-    private static Plan<Student> roster(String csv) {
-        return roster(csv.getBytes(StandardCharsets.UTF_8));
+    private static Plan<Member> roster(String csv) {
+        return roster(sheet(csv), MEMBERS);
+    }
+
+    private static byte[] written(List<Member> people) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        RosterCsv.write(out, people::forEach);
+        return out.toByteArray();
     }
 
     @Test
     void whatIsWrittenIsReadAsTheSame() {
-        Preview preview = roster(RosterCsv.write(PEOPLE)).preview();
+        Preview preview = roster(written(MEMBERS), MEMBERS).preview();
         assertThat(preview.same()).isEqualTo(2);
         assertThat(preview.add() + preview.change() + preview.bad()).isZero();
     }
@@ -77,15 +92,15 @@ class SheetsTest {
         String bom = encoding.startsWith("UTF") ? "\uFEFF" : "";
         String csv = bom + "Name" + d + "Born" + d + "Weight kg\r\n\"Zoë" + d + "\nMüller\"" + d + "24.11.2000" + d
                 + "\"61,5\"\r\n";
-        Plan<Student> plan = roster(csv.getBytes(Charset.forName(encoding)));
+        Plan<Member> plan = roster(csv.getBytes(Charset.forName(encoding)), MEMBERS);
         assertThat(plan.preview().bad()).as(plan.preview().toString()).isZero();
         assertThat(plan.preview().encoding()).isEqualTo(encoding);
         assertThat(plan.preview().delimiter()).isEqualTo(delimiter);
         assertThat(plan.preview().dates()).isEqualTo("24.11.2026");
-        Student read = plan.add().get(0);
+        Student read = plan.add().get(0).student();
         assertThat(read.name()).isEqualTo("Zoë" + d + "\nMüller");
         assertThat(read.weightKg()).isEqualTo(61.5);
-        assertThat(read.id()).isEqualTo("zoe-muller");
+        assertThat(read.id()).as("an id says nothing about anybody").isEqualTo("random-1");
     }
 
     @Test
@@ -130,9 +145,10 @@ class SheetsTest {
 
     @Test
     void aChangeSaysWhatBecomesWhat() {
-        Plan<Student> plan = roster("id;card;name;height_cm\nana-test;15;Ana Test;170\n");
+        Plan<Member> plan = roster("id;card;name;height_cm\nana-test;15;Ana Test;170\n");
         assertThat(plan.preview().lines().get(0).why()).isEqualTo("card 11 to 15, height_cm none to 170");
-        assertThat(plan.change().get(0).born()).isEqualTo(PEOPLE.get(0).born());
+        assertThat(plan.change().get(0).student().born())
+                .isEqualTo(PEOPLE.get(0).born());
     }
 
     @ParameterizedTest(name = "{0}: {1} → {2}")
@@ -145,20 +161,10 @@ class SheetsTest {
                 "weight_kg,prior_classes    | 61.50,12     | weight_kg none to 61.5, prior_classes 0 to 12",
             })
     void whatIsGivenInAColumnIsSaidAndTaken(String columns, String cells, String changes) {
-        Plan<Student> plan = roster("name," + columns + "\nAna Test," + cells + "\n");
+        Plan<Member> plan = roster("name," + columns + "\nAna Test," + cells + "\n");
         assertThat(plan.preview().lines()).extracting(Preview.Line::why).containsExactly(changes);
-        Student after = plan.change().get(0);
-        String again = new String(RosterCsv.write(List.of(after, PEOPLE.get(1))), StandardCharsets.UTF_8);
-        assertThat(RosterCsv.plan(
-                                again.getBytes(StandardCharsets.UTF_8),
-                                List.of(after, PEOPLE.get(1)),
-                                LADDERS,
-                                Set.of("throws"),
-                                null,
-                                TODAY)
-                        .preview()
-                        .same())
-                .isEqualTo(2);
+        List<Member> after = List.of(plan.change().get(0), MEMBERS.get(1));
+        assertThat(roster(written(after), after).preview().same()).isEqualTo(2);
     }
 
     @ParameterizedTest(name = "{0}: {1} → {2}")
@@ -186,15 +192,49 @@ class SheetsTest {
     /** Somebody on two ladders: a rank given on the second one is seen, not lost behind the first. */
     @Test
     void aRankOnTheSecondLadderIsAChangeToo() {
-        Student both = roster("name,rank\nAna Test,white\n").change().get(0);
-        both = RosterCsv.plan(sheet("name,rank\nAna Test,sixth\n"), List.of(both), LADDERS, Set.of(), null, TODAY)
+        Member both = roster("name,rank\nAna Test,white\n").change().get(0);
+        both = roster(sheet("name,rank\nAna Test,sixth\n"), List.of(both))
                 .change()
                 .get(0);
-        assertThat(both.ranks()).extracting(HeldRank::rank).containsExactly("white", "sixth");
-        Preview preview = RosterCsv.plan(
-                        sheet("name,rank,stripes\nAna Test,sixth,1\n"), List.of(both), LADDERS, Set.of(), null, TODAY)
+        assertThat(both.held()).extracting(HeldRank::rank).containsExactly("white", "sixth");
+        Preview preview = roster(sheet("name,rank,stripes\nAna Test,sixth,1\n"), List.of(both))
                 .preview();
         assertThat(preview.lines()).extracting(Preview.Line::why).containsExactly("stripes 0 to 1");
+    }
+
+    /** A rank that the club gave stands in its records; a sheet may give a later one, and correct what they came with. */
+    @Test
+    void aSheetDoesNotRewriteWhatTheClubGave() {
+        HeldRank given = new HeldRank("adult", "white", 0, TODAY.minusDays(9), false);
+        List<Member> people = List.of(new Member(PEOPLE.get(0), List.of(given)));
+        String other = "name,rank,rank_since\nAna Test,white,2026-10-01\n";
+        assertThat(roster(sheet(other), people).preview().lines().get(0).why())
+                .isEqualTo("the rank white was given on 2026-11-15; a sheet does not change that");
+        assertThat(roster(sheet("name,rank,rank_since\nAna Test,yellow,2026-10-01\n"), people)
+                        .preview()
+                        .lines()
+                        .get(0)
+                        .why())
+                .isEqualTo("the rank white was given later, on 2026-11-15");
+        Member later =
+                roster(sheet("name,rank\nAna Test,yellow\n"), people).change().get(0);
+        assertThat(later.held()).containsExactly(new HeldRank("adult", "yellow", 0, TODAY, false));
+        HeldRank came = new HeldRank("adult", "white", 0, TODAY.minusDays(9), true);
+        assertThat(roster(sheet(other), List.of(new Member(PEOPLE.get(0), List.of(came))))
+                        .change()
+                        .get(0)
+                        .held())
+                .containsExactly(new HeldRank("adult", "white", 0, LocalDate.of(2026, 10, 1), true));
+    }
+
+    @Test
+    void whatIsTooLongForAPersonIsSaidOnItsLine() {
+        assertThat(roster("name,called_by\nCy New," + "x".repeat(41) + "\n")
+                        .preview()
+                        .lines()
+                        .get(0)
+                        .why())
+                .isEqualTo("calledBy has 41 characters and at most 40 fit");
     }
 
     @Test
@@ -218,12 +258,9 @@ class SheetsTest {
 
     @Test
     void aNameThatLooksLikeAFormulaGoesOutGuardedAndComesBack() {
-        Student odd = student("odd", "=HYPERLINK(1)", "13", "1990-01-01");
-        String csv = new String(RosterCsv.write(List.of(odd)), StandardCharsets.UTF_8);
-        assertThat(csv).contains("'=HYPERLINK(1)");
-        Plan<Student> back =
-                RosterCsv.plan(csv.getBytes(StandardCharsets.UTF_8), List.of(odd), List.of(), Set.of(), null, TODAY);
-        assertThat(back.preview().same()).isEqualTo(1);
+        List<Member> odd = List.of(new Member(student("odd", "=HYPERLINK(1)", "13", "1990-01-01"), List.of()));
+        assertThat(new String(written(odd), StandardCharsets.UTF_8)).contains("'=HYPERLINK(1)");
+        assertThat(roster(written(odd), odd).preview().same()).isEqualTo(1);
     }
 
     @Test
@@ -254,7 +291,7 @@ class SheetsTest {
 
     @Test
     void aFileThatIsNoTextIsRefused() {
-        assertThatThrownBy(() -> roster(new byte[] {'P', 'K', 3, 4, 0, 0, 'x'}))
+        assertThatThrownBy(() -> roster(new byte[] {'P', 'K', 3, 4, 0, 0, 'x'}, MEMBERS))
                 .hasMessageContaining("not a text file");
     }
 
@@ -265,8 +302,7 @@ class SheetsTest {
         Attendance there = new Attendance("a1", "bo-test", "throws-1", null, Instant.EPOCH, "head");
         String csv = "student,date,track\nAna Test,03.02.2026,throws\n11,03.02.2026,\n12,03.02.2026,throws\n"
                 + "ana-test,03.02.2026,throws\nNobody,03.02.2026,throws\nana-test,04.02.2026,throws\n";
-        Plan<Attendance> plan =
-                AttendanceCsv.plan(csv.getBytes(StandardCharsets.UTF_8), PEOPLE, classes, List.of(there), null, "head");
+        Plan<Attendance> plan = attendance(sheet(csv), classes, there);
         assertThat(plan.add()).singleElement().satisfies(a -> {
             assertThat(a.student()).isEqualTo("ana-test");
             assertThat(a.classId()).isEqualTo("throws-1");
@@ -287,28 +323,49 @@ class SheetsTest {
         List<TrainingClass> classes = List.of(trained("throws-1", "throws", LocalTime.of(19, 0)));
         Attendance there = new Attendance(
                 "a1", "bo-test", "throws-1", Attendance.How.CARD, Instant.parse("2026-02-03T18:58:11Z"), "coach");
-        byte[] csv = AttendanceCsv.write(List.of(there), PEOPLE, classes);
-        assertThat(AttendanceCsv.plan(csv, PEOPLE, classes, List.of(), null, "head")
-                        .add())
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        AttendanceCsv.write(out, to -> to.accept(new AttendanceCsv.Line(there, "Bo Test", classes.get(0))));
+        byte[] csv = out.toByteArray();
+        assertThat(attendance(csv, classes, null).add())
                 .singleElement()
                 .returns("bo-test", Attendance::student)
                 .returns(Attendance.How.CARD, Attendance::how)
                 .returns(there.at(), Attendance::at)
                 .returns("head", Attendance::by);
-        assertThat(AttendanceCsv.plan(csv, PEOPLE, classes, List.of(there), null, "head")
-                        .preview()
-                        .same())
-                .isEqualTo(1);
+        assertThat(attendance(csv, classes, there).preview().same()).isEqualTo(1);
         String early = "student,class\nbo-test,throws-0\n11,\n";
-        assertThat(AttendanceCsv.plan(sheet(early), PEOPLE, classes, List.of(), null, "head")
-                        .preview()
-                        .lines())
+        assertThat(attendance(sheet(early), classes, null).preview().lines())
                 .extracting(Preview.Line::why)
                 .containsExactly("there is no class throws-0", "neither class nor date is given");
     }
 
+    private static Plan<Attendance> attendance(byte[] csv, List<TrainingClass> classes, Attendance there) {
+        AttendanceCsv.Classes lookUp = new AttendanceCsv.Classes() {
+            @Override
+            public Optional<TrainingClass> trained(String id) {
+                return classes.stream().filter(c -> c.id().equals(id)).findFirst();
+            }
+
+            @Override
+            public List<TrainingClass> on(LocalDate day) {
+                return classes.stream().filter(c -> c.date().equals(day)).toList();
+            }
+        };
+        return AttendanceCsv.plan(
+                csv,
+                Roll.of(MEMBERS),
+                lookUp,
+                (student, trained) -> there != null
+                        && there.student().equals(student)
+                        && there.classId().equals(trained),
+                null,
+                "head");
+    }
+
     private static TrainingClass trained(String id, String track, LocalTime start) {
-        return new TrainingClass(id, LocalDate.of(2026, 2, 3), start, 60, track, null, null, null, List.of(), false);
+        LocalDate day = LocalDate.of(2026, 2, 3);
+        return new TrainingClass(
+                id, day, start, 60, track, null, null, null, null, null, null, List.of(), false, false);
     }
 
     private static final GrapplingMap MAP = GrapplingMap.of(Json.read(
@@ -336,7 +393,7 @@ class SheetsTest {
                         "passed maybe is neither yes nor no",
                         "the date 2026-12-24 has not come yet");
         assertThat(marks(csv, plan.add()).preview().same()).isEqualTo(1);
-        String written = new String(MarksCsv.write(plan.add(), PEOPLE, MAP), StandardCharsets.UTF_8);
+        String written = written(plan.add().stream());
         assertThat(marks(written, plan.add()).preview().same()).isEqualTo(1);
     }
 
@@ -348,11 +405,13 @@ class SheetsTest {
                 mark("m-1", false, "2026-02-03T18:30:00Z", null),
                 mark("m-4", false, "2026-02-05T18:30:00Z", "m-3"),
                 mark("m-3", false, "2026-02-04T18:30:00Z", null));
-        String csv = new String(MarksCsv.write(marks, PEOPLE, MAP), StandardCharsets.UTF_8);
+        String csv = written(marks.stream().sorted(Comparator.comparing(Mark::at)));
         List<Mark> read = marks(csv, List.of()).add();
         assertThat(read).extracting(Mark::id).containsExactly("m-1", "m-2", "m-3", "m-4");
         assertThat(read).extracting(Mark::at).isSorted();
-        assertThat(MarkBook.of(read).standing()).extracting(Mark::id).containsExactly("m-2");
+        assertThat(MarkBook.of(read).standing().values())
+                .extracting(MarkBook.Standing::mark)
+                .containsOnly("m-2");
     }
 
     @ParameterizedTest(name = "{0} → {1}")
@@ -361,12 +420,28 @@ class SheetsTest {
             value = {
                 "no,m-9,           | there is no mark m-9 to take back",
                 "yes,m-1,          | what takes mark m-1 back is not passed",
+                "no,m-8,           | mark m-8 is somebody else's",
                 "no,,yesterday     | at yesterday is not a moment written like 2026-11-24T18:30:00Z",
                 "no,,2026-11-27T18:00:00Z | has not come yet",
             })
     void marksThatCannotBeTakenSayWhy(String cells, String why) {
         String csv = "student,technique,passed,withdraws,at\n11,body drop," + cells + "\n";
-        List<Mark> there = List.of(mark("m-1", false, "2026-02-03T18:30:00Z", null));
+        Mark hers = mark("m-1", false, "2026-02-03T18:30:00Z", null);
+        Mark his = new Mark(
+                "m-8",
+                "bo-test",
+                "body-drop",
+                null,
+                null,
+                null,
+                Standard.SHOWN,
+                false,
+                null,
+                null,
+                hers.at(),
+                "coach",
+                null);
+        List<Mark> there = List.of(hers, his);
         assertThat(marks(csv, there).preview().lines()).singleElement().satisfies(line -> assertThat(
                         line.what() + ": " + line.why())
                 .startsWith("BAD")
@@ -390,8 +465,22 @@ class SheetsTest {
                 withdraws);
     }
 
+    private static String written(Stream<Mark> marks) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        MarksCsv.write(out, to -> marks.forEach(mark -> to.accept(new MarksCsv.Line(mark, "Ana Test", ""))));
+        return out.toString(StandardCharsets.UTF_8);
+    }
+
     private static Plan<Mark> marks(String csv, List<Mark> there) {
         return MarksCsv.plan(
-                csv.getBytes(StandardCharsets.UTF_8), PEOPLE, MAP, List.of(), Set.of(), there, null, TODAY, "head");
+                sheet(csv),
+                Roll.of(MEMBERS),
+                MAP,
+                List.of(),
+                Set.of(),
+                id -> there.stream().filter(mark -> mark.id().equals(id)).findFirst(),
+                null,
+                TODAY,
+                "head");
     }
 }

@@ -1,4 +1,4 @@
-package lynchet.format.csv;
+package lynchet.format;
 
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -6,11 +6,11 @@ import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 
 /** A short id made from text, so that the same line read twice is the same record. */
-final class Digest {
+public final class Digest {
 
     private Digest() {}
 
-    static String of(String text) {
+    public static String of(String text) {
         try {
             byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest, 0, 12);

@@ -14,6 +14,7 @@ import lynchet.core.mat.Dose;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.rank.Ladder;
 import lynchet.core.term.Term;
 
 /** Nine months of classes up to today and the rest of the term ahead; today there is always a class. */
@@ -22,26 +23,65 @@ final class DemoClasses {
     /** Weeks of the running term that are still to come. */
     static final int AHEAD = 5;
 
+    private static final String TERM = "running-term";
+
     /** Weeks of the running term that are over. */
     static final int OVER = 9;
 
-    static final List<Track> TRACKS = List.of(
-            new Track("juniors", "Juniors", Jacket.JACKET),
-            new Track("fundamentals", "Fundamentals", Jacket.JACKET),
-            new Track("throws", "Throws", Jacket.JACKET),
-            new Track("no-jacket", "No-jacket", Jacket.NO_JACKET),
-            new Track("competition", "Competition squad", Jacket.EITHER));
+    /** Whose classes count on a ladder; on one that is not named here, everybody's. */
+    private static final Map<String, List<String>> COUNTING =
+            Map.of("junior", List.of("juniors"), "exam", List.of("throws", "fundamentals"));
 
     private static final List<Slot> SLOTS = List.of(
             new Slot("juniors", 0, LocalTime.of(17, 15), 60, "Small Mat", "assistant"),
             new Slot("fundamentals", 0, LocalTime.of(18, 30), 90, "Long Mat", "head"),
             new Slot("throws", 2, LocalTime.of(19, 0), 90, "Long Mat", "coach"),
-            new Slot("juniors", 3, LocalTime.of(17, 15), 60, "Long Mat", "sorrel"),
+            new Slot("juniors-second", 3, LocalTime.of(17, 15), 60, "Long Mat", "sorrel"),
             new Slot("no-jacket", 4, LocalTime.of(10, 0), 75, "Long Mat", "wren"),
             new Slot("competition", 5, LocalTime.of(18, 0), 90, "Long Mat", "head"));
 
     /** A weekly time, so many days after the weekday of today. */
-    private record Slot(String track, int after, LocalTime start, int minutes, String area, String coach) {}
+    private record Slot(String id, int after, LocalTime start, int minutes, String area, String coach) {
+
+        String track() {
+            return id.equals("juniors-second") ? "juniors" : id;
+        }
+
+        Track.Slot on(LocalDate today) {
+            return new Track.Slot(
+                    id,
+                    today.minusWeeks(DemoPeople.WEEKS),
+                    null,
+                    today.plusDays(after).getDayOfWeek(),
+                    start,
+                    minutes,
+                    area,
+                    coach);
+        }
+    }
+
+    /** The tracks with the weekly times that these classes follow. */
+    static List<Track> tracks(LocalDate today) {
+        return List.of(
+                track("juniors", "Juniors", Jacket.JACKET, today),
+                track("fundamentals", "Fundamentals", Jacket.JACKET, today),
+                track("throws", "Throws", Jacket.JACKET, today),
+                track("no-jacket", "No-jacket", Jacket.NO_JACKET, today),
+                track("competition", "Competition squad", Jacket.EITHER, today));
+    }
+
+    private static Track track(String id, String name, Jacket jacket, LocalDate today) {
+        List<Track.Slot> slots = SLOTS.stream()
+                .filter(slot -> slot.track().equals(id))
+                .map(slot -> slot.on(today))
+                .toList();
+        return new Track(id, name, jacket, slots);
+    }
+
+    /** The ladder as this club counts classes on it. */
+    static Ladder counting(Ladder ladder) {
+        return ladder.counting(COUNTING.getOrDefault(ladder.id(), List.of()));
+    }
 
     /** Two techniques a week for each track; week 0 is this week. */
     private static final String[][] FUNDAMENTALS = {
@@ -112,7 +152,7 @@ final class DemoClasses {
             for (Slot slot : SLOTS) {
                 LocalDate day = today.minusWeeks(week).plusDays(slot.after());
                 if (!isClosed(day) || day.equals(today)) {
-                    classes.add(make(map, slot, day, week));
+                    classes.add(make(map, slot, day, week, week <= OVER ? TERM : null));
                 }
             }
         }
@@ -134,24 +174,16 @@ final class DemoClasses {
             }
         }
         return new Term(
-                "running-term",
+                TERM,
                 "The running term",
                 today.minusWeeks(OVER),
                 today.plusWeeks(AHEAD).plusDays(6),
-                SLOTS.stream()
-                        .map(slot -> new Term.Slot(
-                                slot.track(),
-                                today.plusDays(slot.after()).getDayOfWeek(),
-                                slot.start(),
-                                slot.minutes(),
-                                slot.coach(),
-                                slot.area()))
-                        .toList(),
+                SLOTS.stream().map(Slot::id).toList(),
                 closures,
                 List.of(grading));
     }
 
-    private static TrainingClass make(GrapplingMap map, Slot slot, LocalDate day, int week) {
+    private static TrainingClass make(GrapplingMap map, Slot slot, LocalDate day, int week, String term) {
         boolean brief = slot.minutes() == 60;
         String[][] plan = PLANS.get(slot.track());
         int theme = Math.floorMod(week + (slot.after() == 3 ? 4 : 0), plan.length);
@@ -193,15 +225,19 @@ final class DemoClasses {
                 null,
                 null));
         return new TrainingClass(
-                slot.track() + "-" + day,
+                slot.id() + "-" + day,
                 day,
                 slot.start(),
                 slot.minutes(),
                 slot.track(),
+                slot.id(),
+                term,
+                null,
                 slot.coach(),
                 slot.area(),
                 name(map, techniques[0]) + " · " + name(map, techniques[1]),
                 blocks,
+                false,
                 false);
     }
 

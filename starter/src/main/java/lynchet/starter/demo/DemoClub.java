@@ -13,6 +13,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.function.Predicate;
 import lynchet.core.club.Club;
+import lynchet.core.club.Parts;
 import lynchet.core.map.Fault;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Technique;
@@ -60,7 +61,10 @@ public final class DemoClub {
         this.random = new Random(seed);
         this.library = StarterLibrary.club(NAME);
         this.map = GrapplingMap.of(library.map());
-        this.ladders = library.ladders().stream().map(DemoClub::forget).toList();
+        this.ladders = library.ladders().stream()
+                .map(DemoClub::forget)
+                .map(DemoClasses::counting)
+                .toList();
     }
 
     /** The demo club as it stands on a day. */
@@ -82,23 +86,19 @@ public final class DemoClub {
         Ladder adult =
                 ladders.stream().filter(l -> l.id().equals("adult")).findFirst().orElseThrow();
         Instant tournament = today.minusWeeks(5).atTime(11, 0).toInstant(ZoneOffset.UTC);
-        return new Club(
-                NAME,
-                library.map(),
-                library.chains(),
-                ladders,
-                library.words(),
-                library.drills(),
-                DemoClasses.TRACKS,
-                List.of(DemoClasses.term(today, DemoGradings.next(today))),
-                people.stream().map(DemoPeople.Person::student).toList(),
-                classes,
-                attendance,
-                practice,
-                marks,
-                DemoGradings.of(today, people, adult),
-                new DemoRounds(map, ladders, random).of(people, past, attended, tournament),
-                List.of());
+        return library.with(Parts.LADDERS, ladders)
+                .with(Parts.TRACKS, DemoClasses.tracks(today))
+                .with(Parts.TERMS, List.of(DemoClasses.term(today, DemoGradings.next(today))))
+                .with(
+                        Parts.PEOPLE,
+                        people.stream().map(DemoPeople.Person::student).toList())
+                .with(Parts.PROMOTIONS, DemoGradings.promotions(today, people, ladders))
+                .with(Parts.CLASSES, classes)
+                .with(Parts.ATTENDANCE, attendance)
+                .with(Parts.PRACTICE, practice)
+                .with(Parts.MARKS, marks)
+                .with(Parts.GRADINGS, DemoGradings.of(today, people, adult))
+                .with(Parts.ROUNDS, new DemoRounds(map, ladders, random).of(people, past, attended, tournament));
     }
 
     private static Ladder forget(Ladder ladder) {
@@ -217,7 +217,7 @@ public final class DemoClub {
 
     /** Everything of earlier ranks was passed before these weeks; of the present one, a share, in class. */
     private void pass(DemoPeople.Person person, List<TrainingClass> classes) {
-        HeldRank held = person.student().ranks().get(0);
+        HeldRank held = person.held();
         Ladder ladder = ladders.stream()
                 .filter(l -> l.id().equals(held.ladder()))
                 .findFirst()
@@ -269,9 +269,7 @@ public final class DemoClub {
         Side side = person.is("one-sided") && technique != null && technique.sided() && where != null
                 ? Side.RIGHT
                 : Side.BOTH;
-        Instant at = where == null
-                ? person.student().ranks().get(0).since().atStartOfDay().toInstant(ZoneOffset.UTC)
-                : at(where, 75);
+        Instant at = where == null ? person.held().since().atStartOfDay().toInstant(ZoneOffset.UTC) : at(where, 75);
         Standard standard = item.standard().isMarked() ? item.standard() : Standard.SHOWN;
         String subject = technique == null ? item.subject() : technique.id();
         marks.add(new Mark(

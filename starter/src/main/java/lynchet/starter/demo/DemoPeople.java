@@ -84,7 +84,7 @@ final class DemoPeople {
      * @param comes chance of coming to a class of one's own, 0 to 1
      * @param passed share of the present rank's syllabus that is passed, 0 to 1
      */
-    record Person(Student student, double comes, double passed, Set<String> traits) {
+    record Person(Student student, HeldRank held, double comes, double passed, Set<String> traits) {
 
         boolean is(String trait) {
             return traits.contains(trait);
@@ -97,10 +97,6 @@ final class DemoPeople {
                     .map(trait -> Integer.parseInt(trait.substring("gone-".length())))
                     .findFirst()
                     .orElse(0);
-        }
-
-        HeldRank held() {
-            return student.ranks().get(0);
         }
 
         boolean isJunior() {
@@ -138,7 +134,6 @@ final class DemoPeople {
                 today.minusWeeks(n % 20),
                 Integer.valueOf(c[4]),
                 Lead.valueOf(c[5]),
-                List.of(new HeldRank(junior ? "junior" : "adult", rank, Integer.parseInt(c[7]), since)),
                 tracks(junior, rank, n),
                 credited,
                 traits.contains("lapsed") ? today.minusDays(8) : today.plusDays(40 + 9L * n),
@@ -147,7 +142,8 @@ final class DemoPeople {
                 restrictions(today, traits).map(List::of).orElse(List.of()),
                 List.of(),
                 traits.contains("starts-left") ? "Prefers to start standing drills on the left." : "");
-        return new Person(student, comes, Double.parseDouble(c[10]), traits);
+        HeldRank held = new HeldRank(junior ? "junior" : "adult", rank, Integer.parseInt(c[7]), since, weeks > WEEKS);
+        return new Person(student, held, comes, Double.parseDouble(c[10]), traits);
     }
 
     /** Whoever wears the first belt joined a week before it was given; others had years before. */

@@ -5,16 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayInputStream;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import lynchet.core.club.Club;
+import lynchet.core.club.ClubRecords;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.ClubPace;
 import lynchet.core.people.Readiness;
-import lynchet.core.people.StudentRecord;
+import lynchet.core.people.Student;
+import lynchet.core.people.StudentState;
 import lynchet.format.ClubArchive;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -68,11 +69,17 @@ class DemoClubTest {
         LocalDate today = LocalDate.parse(day);
         Club club = DemoClub.on(today);
         GrapplingMap map = GrapplingMap.of(club.map());
-        List<StudentRecord> records =
-                StudentRecord.of(club.people(), club.classes(), club.attendance(), club.practice(), club.marks());
-        ClubPace pace = ClubPace.of(records, club.classes(), today);
-        Set<Readiness.Verdict> verdicts = records.stream()
-                .flatMap(r -> club.ladders().stream().flatMap(l -> Readiness.of(r, l, map, pace, today).stream()))
+        ClubPace pace = new ClubPace(Set.of(), 1.5);
+        Map<String, Student> people = club.people().stream().collect(Collectors.toMap(Student::id, s -> s));
+        Set<Readiness.Verdict> verdicts = ClubRecords.of(club).stream()
+                .flatMap(record -> {
+                    Student student = people.get(record.student());
+                    StudentState state = record.state(club.ladders(), map);
+                    return club.ladders().stream()
+                            .flatMap(ladder -> Readiness.of(new Readiness.Question(
+                                            student, state, 9, ladder, map, pace, today, Readiness.Eyes.COACH))
+                                    .stream());
+                })
                 .map(Readiness::verdict)
                 .collect(Collectors.toSet());
         assertThat(club.people()).hasSize(46);

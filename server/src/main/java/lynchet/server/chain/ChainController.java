@@ -1,17 +1,21 @@
 package lynchet.server.chain;
 
+import java.util.Comparator;
 import java.util.List;
 import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainCheck;
 import lynchet.core.chain.ChainReport;
+import lynchet.core.club.Parts;
 import lynchet.core.round.RoundEvidence;
-import lynchet.server.keep.Durable;
+import lynchet.server.club.OneThing;
+import lynchet.server.club.Snapshot;
+import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
-import lynchet.server.map.MapSnapshot;
-import lynchet.server.map.MapStore;
+import lynchet.server.keep.Sight;
 import lynchet.server.round.RoundStore;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,31 +33,33 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/chains")
 class ChainController {
 
-    private final ChainStore chains;
-    private final MapStore maps;
+    private final Taught taught;
+    private final OneThing edits;
     private final RoundStore rounds;
-    private final Durable durable;
 
-    ChainController(ChainStore chains, MapStore maps, RoundStore rounds, Durable durable) {
-        this.chains = chains;
-        this.maps = maps;
+    ChainController(Taught taught, OneThing edits, RoundStore rounds) {
+        this.taught = taught;
+        this.edits = edits;
         this.rounds = rounds;
-        this.durable = durable;
     }
 
     record ChainView(Chain chain, ChainReport report) {}
 
     @GetMapping
     List<ChainView> all(@RequestParam(required = false) String ruleset) {
-        return chains.all().stream()
+        return taught.now().taught().chains().stream()
                 .filter(chain -> !chain.retired())
+                .sorted(Comparator.comparing(Chain::name).thenComparing(Chain::id))
                 .map(chain -> new ChainView(chain, report(chain, ruleset)))
                 .toList();
     }
 
     @GetMapping("/{id}")
     ResponseEntity<ChainView> one(@PathVariable String id, @RequestParam(required = false) String ruleset) {
-        Chain chain = chains.one(id);
+        return view(taught.now().chain(id), ruleset);
+    }
+
+    private ResponseEntity<ChainView> view(Chain chain, String ruleset) {
         return ResponseEntity.ok().eTag(ETags.of(chain)).body(new ChainView(chain, report(chain, ruleset)));
     }
 
@@ -62,14 +68,13 @@ class ChainController {
         return report(chain, ruleset);
     }
 
+    /** Adds a chain, which belongs to whoever adds it. */
     @PostMapping
     ResponseEntity<ChainView> add(@RequestBody Chain sent) {
-        Chain owned = new Chain(
-                sent.id(), sent.name(), sent.intent(), Journal.who(), sent.start(), sent.first(), sent.retired());
-        Chain kept = durable.write(() -> chains.add(owned));
-        return ResponseEntity.ok().eTag(ETags.of(kept)).body(new ChainView(kept, report(kept, null)));
+        return view(edits.add(Parts.CHAINS, sent.ownedBy(Journal.who())), null);
     }
 
+    /** Changes a chain; whose it is stays as it was, and one that is the house's is changed by the head coach only. */
     @PutMapping("/{id}")
     ResponseEntity<ChainView> change(
             @PathVariable String id,
@@ -79,13 +84,22 @@ class ChainController {
         if (!id.equals(chain.id())) {
             throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + chain.id() + ".");
         }
-        boolean isHead = who.getAuthorities().stream().anyMatch(a -> "ROLE_HEAD".equals(a.getAuthority()));
-        Chain kept = durable.write(() -> chains.change(chain, tag, isHead));
-        return ResponseEntity.ok().eTag(ETags.of(kept)).body(new ChainView(kept, report(kept, null)));
+        Chain kept = edits.become(Parts.CHAINS, id, tag, present -> {
+            if (!Sight.isHead(who) && !Journal.who().equals(present.owner())) {
+                throw Refusal.of(
+                        HttpStatus.FORBIDDEN,
+                        "NOT_YOURS",
+                        id,
+                        "This chain belongs to " + (present.owner() == null ? "the house" : present.owner())
+                                + ". Only they and the head coach change it.");
+            }
+            return chain.ownedBy(present.owner());
+        });
+        return view(kept, null);
     }
 
     private ChainReport report(Chain chain, String ruleset) {
-        MapSnapshot snapshot = maps.snapshot();
+        Snapshot snapshot = taught.now();
         RoundEvidence evidence = rounds.evidence(snapshot.map());
         return ChainCheck.check(snapshot.map(), chain, snapshot.ruleset(ruleset), evidence::estimate);
     }

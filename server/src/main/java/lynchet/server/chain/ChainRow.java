@@ -24,17 +24,21 @@ class ChainRow extends KeptAsJson<Chain> {
 
     protected ChainRow() {}
 
-    ChainRow(Chain chain) {
-        super(chain.id(), chain);
-        keep(chain);
+    ChainRow(Chain value) {
+        super(value.id(), value);
+        point(value);
     }
 
     @Override
-    public void keep(Chain chain) {
-        super.keep(chain);
+    public void keep(Chain value) {
+        super.keep(value);
+        point(value);
+    }
+
+    private void point(Chain value) {
         Set<String> used = new HashSet<>();
-        if (chain.first() != null) {
-            collect(chain.first(), used);
+        if (value.first() != null) {
+            collect(value.first(), used);
         }
         links.retainAll(used);
         links.addAll(used);

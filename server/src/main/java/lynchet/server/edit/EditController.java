@@ -7,10 +7,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import lynchet.core.club.Club;
 import lynchet.core.club.TechniqueMerge;
 import lynchet.format.Json;
-import lynchet.server.house.ClubStore;
-import lynchet.server.keep.Durable;
+import lynchet.server.club.Edits;
+import lynchet.server.club.Taught;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -35,14 +36,14 @@ class EditController {
     private static final int MOST_OF_ONE = 100;
 
     private final Journal journal;
-    private final ClubStore club;
-    private final Durable durable;
+    private final Edits edits;
+    private final Taught taught;
     private final Clock clock;
 
-    EditController(Journal journal, ClubStore club, Durable durable, Clock clock) {
+    EditController(Journal journal, Edits edits, Taught taught, Clock clock) {
         this.journal = journal;
-        this.club = club;
-        this.durable = durable;
+        this.edits = edits;
+        this.taught = taught;
         this.clock = clock;
     }
 
@@ -135,7 +136,8 @@ class EditController {
         if (lines.isEmpty()) {
             throw Refusal.missing("edit", edit);
         }
-        durable.writeAlone(() -> club.change(now -> Undo.of(now, lines)));
+        Undo.refuseOtherKinds(lines);
+        edits.change(() -> Touching.lines(lines), now -> Undo.of(now, lines));
         Map<String, Long> kinds = new java.util.TreeMap<>();
         lines.forEach(line -> kinds.merge(line.kind(), 1L, Long::sum));
         return new Touched(kinds);
@@ -160,11 +162,11 @@ class EditController {
             throw Refusal.bad("MERGE_INTO", "/into", "Say which technique stays.");
         }
         if (look) {
-            var before = club.read();
+            Club before = edits.look(Touching.technique(taught.now().taught(), id));
             return new Merged(Following.between(before, TechniqueMerge.of(before, merge.into(), id)), null);
         }
-        ClubStore.Changed changed =
-                durable.writeAlone(() -> club.change(now -> TechniqueMerge.of(now, merge.into(), id)));
+        Edits.Changed changed = edits.change(
+                () -> Touching.technique(taught.now().taught(), id), now -> TechniqueMerge.of(now, merge.into(), id));
         String edit = journal.of("technique", id, 1).get(0).edit();
         return new Merged(Following.between(changed.before(), changed.after()), edit);
     }

@@ -1,41 +1,30 @@
 package lynchet.server.edit;
 
-import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.function.Function;
 import lynchet.core.club.Club;
+import lynchet.core.club.Part;
+import lynchet.core.club.Parts;
+import lynchet.server.keep.Change;
 
 /** Counts what differs between two states of a club, kind by kind. */
-final class Following implements Club.Change {
-
-    private final Map<String, Map<String, Object>> before = new HashMap<>();
-    private final Map<String, Integer> changed = new TreeMap<>();
+final class Following {
 
     private Following() {}
 
     /** How many things of each kind are different; kinds without any are left out. */
     static Map<String, Integer> between(Club before, Club after) {
-        Following following = new Following();
-        before.with(following);
-        after.with(following);
-        return following.changed;
+        Map<String, Integer> changed = new TreeMap<>();
+        Parts.ALL.forEach(part -> {
+            int count = count(part, before, after);
+            if (count > 0) {
+                changed.put(part.one(), count);
+            }
+        });
+        return changed;
     }
 
-    @Override
-    public <T> List<T> of(String part, Class<T> type, List<T> things, Function<T, String> id) {
-        Map<String, Object> all = new HashMap<>();
-        things.forEach(thing -> all.put(id.apply(thing), thing));
-        Map<String, Object> was = before.putIfAbsent(part, all);
-        if (was != null) {
-            int count = (int) all.entrySet().stream()
-                    .filter(entry -> !entry.getValue().equals(was.get(entry.getKey())))
-                    .count();
-            if (count > 0) {
-                changed.put(part, count);
-            }
-        }
-        return things;
+    private static <T> int count(Part<T> part, Club before, Club after) {
+        return Change.between(part, before.all(part), after.all(part)).size();
     }
 }

@@ -5,8 +5,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
 import lynchet.core.club.Club;
+import lynchet.core.club.Part;
+import lynchet.core.club.Parts;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.format.Json;
@@ -33,6 +34,8 @@ final class Undo implements Club.Change {
             "practice",
             "mark",
             "round",
+            "track",
+            "term",
             "gap");
 
     private final List<Journal.Line> lines;
@@ -48,22 +51,27 @@ final class Undo implements Club.Change {
      * @throws Refusal 409 if something is not as the edit left it, 422 if the edit is not of a kind that is taken back
      */
     static Club of(Club club, List<Journal.Line> lines) {
-        lines.stream().filter(line -> !KINDS.contains(line.kind())).findFirst().ifPresent(line -> {
-            throw Refusal.bad("NOT_UNDOABLE", line.kind(), "This change cannot be taken back here.");
-        });
+        refuseOtherKinds(lines);
         return club.with(new Undo(lines));
     }
 
+    /** @throws Refusal 422 if the edit is not of a kind that is taken back */
+    static void refuseOtherKinds(List<Journal.Line> lines) {
+        lines.stream().filter(line -> !KINDS.contains(line.kind())).findFirst().ifPresent(line -> {
+            throw Refusal.bad("NOT_UNDOABLE", line.kind(), "This change cannot be taken back here.");
+        });
+    }
+
     @Override
-    public <T> List<T> of(String part, Class<T> type, List<T> things, Function<T, String> id) {
+    public <T> List<T> of(Part<T> part, List<T> things) {
         Map<String, T> all = new LinkedHashMap<>();
-        things.forEach(thing -> all.put(id.apply(thing), thing));
+        things.forEach(thing -> all.put(part.idOf(thing), thing));
         for (int i = lines.size() - 1; i >= 0; i--) {
             Journal.Line line = lines.get(i);
-            if (line.kind().equals(part)) {
+            if (line.kind().equals(part.one())) {
                 T now = all.get(line.target());
-                asLeft(line, now, read(line.after(), type));
-                T before = read(line.before(), type);
+                asLeft(line, now, read(line.after(), part.type()));
+                T before = read(line.before(), part.type());
                 if (before == null) {
                     all.remove(line.target());
                 } else {
@@ -72,8 +80,8 @@ final class Undo implements Club.Change {
             }
         }
         List<T> result = new ArrayList<>(all.values());
-        if (part.equals("ladder")) {
-            result.replaceAll(ladder -> type.cast(syllabuses((Ladder) ladder)));
+        if (part.equals(Parts.LADDERS)) {
+            result.replaceAll(ladder -> part.type().cast(syllabuses((Ladder) ladder)));
         }
         return result;
     }

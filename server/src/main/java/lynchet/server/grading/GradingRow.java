@@ -1,5 +1,6 @@
 package lynchet.server.grading;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
@@ -10,7 +11,8 @@ import lynchet.server.keep.KeptAsJson;
 @Table(name = "grading")
 class GradingRow extends KeptAsJson<Grading> {
 
-    private LocalDate gradingDate;
+    @Column(name = "grading_date")
+    private LocalDate date;
 
     private String ladder;
 
@@ -18,7 +20,17 @@ class GradingRow extends KeptAsJson<Grading> {
 
     GradingRow(Grading value) {
         super(value.id(), value);
-        gradingDate = value.date();
+        point(value);
+    }
+
+    @Override
+    public void keep(Grading value) {
+        super.keep(value);
+        point(value);
+    }
+
+    private void point(Grading value) {
+        date = value.date();
         ladder = value.ladder();
     }
 

@@ -1,15 +1,18 @@
 package lynchet.server.grading;
 
-import java.util.Comparator;
+import jakarta.persistence.EntityManager;
+import lynchet.core.club.Parts;
+import lynchet.core.club.Target;
 import lynchet.core.grading.Grading;
-import lynchet.server.keep.Shelf;
+import lynchet.server.keep.BodyRecords;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 
-/** Keeps the grading days. */
+/** Keeps the gradings. */
 @Service
-public class GradingStore extends Shelf<Grading, GradingRow> {
+class GradingStore extends BodyRecords<Grading, GradingRow> {
 
-    GradingStore(GradingRepository rows) {
-        super(rows, GradingRow::new, Comparator.comparing(Grading::date).thenComparing(Grading::id));
+    GradingStore(EntityManager entities, JdbcTemplate jdbc) {
+        super(entities, jdbc, Parts.GRADINGS, GradingRow.class, GradingRow::new, Target.GRADING);
     }
 }

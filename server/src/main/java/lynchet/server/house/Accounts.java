@@ -18,6 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Accounts {
 
     static final int SHORTEST_PASSWORD = 8;
+    static final int LONGEST_NAME = 40;
 
     private final AccountRepository accounts;
     private final Library library;
@@ -62,6 +63,9 @@ public class Accounts {
     @Transactional
     void add(String name, String password, Role role) {
         Say.id("an account", name);
+        if (name.length() > LONGEST_NAME) {
+            throw Refusal.bad("TEXT_LONG", "/name", "An account's name has at most " + LONGEST_NAME + " characters.");
+        }
         if (password == null || password.length() < SHORTEST_PASSWORD || password.length() > 200) {
             throw Refusal.bad(
                     "PASSWORD_SHORT", "/password", "The password needs at least " + SHORTEST_PASSWORD + " characters.");

@@ -1,6 +1,8 @@
 package lynchet.server.house;
 
 import java.util.Map;
+import lynchet.server.club.ClubSettings;
+import lynchet.server.mat.StudentStates;
 import lynchet.starter.demo.DemoClub;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -21,6 +23,8 @@ class Beginning {
     private final Library library;
     private final DemoAhead ahead;
     private final Opening opening;
+    private final ClubSettings settings;
+    private final StudentStates states;
     private final boolean demo;
 
     Beginning(
@@ -28,11 +32,15 @@ class Beginning {
             Library library,
             DemoAhead ahead,
             Opening opening,
+            ClubSettings settings,
+            StudentStates states,
             @Value("${lynchet.demo}") boolean demo) {
         this.accounts = accounts;
         this.library = library;
         this.ahead = ahead;
         this.opening = opening;
+        this.settings = settings;
+        this.states = states;
         this.demo = demo;
     }
 
@@ -42,6 +50,12 @@ class Beginning {
             library.beginDemo(ahead.club());
             accounts.addForDemo(
                     Map.of("head", Role.HEAD, "coach", Role.COACH, "viewer", Role.VIEWER), DemoClub.PASSWORD);
+        }
+        if (!settings.statesBuilt()) {
+            LOG.info(
+                    "This club comes from an earlier version; what was recorded of each student is being folded once.");
+            states.buildOnce();
+            settings.statesBuilt(true);
         }
         opening.open();
         accounts.firstCode()

@@ -1,32 +1,39 @@
 package lynchet.server.house;
 
+import java.io.OutputStream;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import lynchet.core.club.Club;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Technique;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.Track;
-import lynchet.core.people.Student;
+import lynchet.core.mat.TrainingClass;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Rank;
 import lynchet.format.csv.AttendanceCsv;
 import lynchet.format.csv.MarksCsv;
+import lynchet.format.csv.Member;
 import lynchet.format.csv.Plan;
 import lynchet.format.csv.Preview;
 import lynchet.format.csv.RosterCsv;
-import lynchet.server.chain.ChainStore;
+import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
-import lynchet.server.map.MapStore;
 import lynchet.server.mat.ClassStore;
+import lynchet.server.mat.MarkStore;
 import lynchet.server.mat.RecordStore;
-import lynchet.server.people.PeopleStore;
-import lynchet.server.rank.LadderStore;
+import lynchet.server.people.People;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -41,44 +48,68 @@ class Exchange {
         MARKS
     }
 
-    private final MapStore maps;
-    private final ChainStore chains;
-    private final LadderStore ladders;
+    private final Taught taught;
     private final ClassStore classes;
-    private final PeopleStore people;
+    private final People people;
     private final RecordStore records;
+    private final MarkStore marks;
     private final Journal journal;
     private final Durable durable;
     private final TransactionTemplate transaction;
 
     Exchange(
-            MapStore maps,
-            ChainStore chains,
-            LadderStore ladders,
+            Taught taught,
             ClassStore classes,
-            PeopleStore people,
+            People people,
             RecordStore records,
+            MarkStore marks,
             Journal journal,
             Durable durable,
             TransactionTemplate transaction) {
-        this.maps = maps;
-        this.chains = chains;
-        this.ladders = ladders;
+        this.taught = taught;
         this.classes = classes;
         this.people = people;
         this.records = records;
+        this.marks = marks;
         this.journal = journal;
         this.durable = durable;
         this.transaction = transaction;
     }
 
-    byte[] sheet(Kind kind) {
-        return switch (kind) {
-            case ROSTER -> RosterCsv.write(people.all());
-            case ATTENDANCE -> AttendanceCsv.write(records.allAttendance(), people.all(), classes.all());
-            case MARKS ->
-                MarksCsv.write(records.allMarks(), people.all(), maps.snapshot().map());
-        };
+    /** Writes a sheet as it is read. */
+    void sheet(Kind kind, OutputStream out) {
+        transaction.executeWithoutResult(status -> {
+            switch (kind) {
+                case ROSTER -> RosterCsv.write(out, people::each);
+                case ATTENDANCE -> AttendanceCsv.write(out, this::attendance);
+                case MARKS -> MarksCsv.write(out, this::marks);
+            }
+        });
+    }
+
+    /** Class by class, so that no more than one is held. */
+    private void attendance(Consumer<AttendanceCsv.Line> to) {
+        Map<String, String> names = names();
+        classes.each(trained -> records.attendanceOf(trained.id())
+                .forEach(
+                        one -> to.accept(new AttendanceCsv.Line(one, names.getOrDefault(one.student(), ""), trained))));
+    }
+
+    /** Student by student, each one's in the order they were given. */
+    private void marks(Consumer<MarksCsv.Line> to) {
+        GrapplingMap map = taught.now().map();
+        names().forEach((student, name) -> marks.inTime(
+                student,
+                mark -> to.accept(new MarksCsv.Line(
+                        mark,
+                        name,
+                        map.technique(mark.subject()).map(Technique::name).orElse("")))));
+    }
+
+    private Map<String, String> names() {
+        Map<String, String> names = new LinkedHashMap<>();
+        people.each(member -> names.put(member.student().id(), member.student().name()));
+        return names;
     }
 
     Preview look(Kind kind, byte[] csv, String dates) {
@@ -119,41 +150,55 @@ class Exchange {
     @SuppressWarnings("unchecked")
     private void keep(Kind kind, Plan<?> plan, Progress progress) {
         switch (kind) {
-            case ROSTER -> people.take((List<Student>) plan.add(), (List<Student>) plan.change(), progress);
-            case ATTENDANCE -> records.fill((List<Attendance>) plan.add(), List.of(), List.of(), progress);
-            case MARKS -> records.fill(List.of(), List.of(), (List<Mark>) plan.add(), progress);
+            case ROSTER -> people.take((List<Member>) plan.add(), (List<Member>) plan.change(), progress);
+            case ATTENDANCE -> records.takeAttendance((List<Attendance>) plan.add(), progress);
+            case MARKS -> records.takeMarks((List<Mark>) plan.add(), progress);
         }
     }
 
     private Plan<?> plan(Kind kind, byte[] csv, String dates) {
         LocalDate today = people.today();
+        Club now = taught.now().taught();
+        Looked looked = new Looked(people.roll(), lookUp, records::presentIn);
         return switch (kind) {
             case ROSTER ->
                 RosterCsv.plan(
                         csv,
-                        people.all(),
-                        ladders.all(),
-                        classes.tracks().stream().map(Track::id).collect(Collectors.toSet()),
+                        looked,
+                        now.ladders(),
+                        now.tracks().stream().map(Track::id).collect(Collectors.toSet()),
+                        people::newId,
                         dates,
                         today);
-            case ATTENDANCE ->
-                AttendanceCsv.plan(csv, people.all(), classes.all(), records.allAttendance(), dates, Journal.who());
+            case ATTENDANCE -> AttendanceCsv.plan(csv, looked, looked, looked::isThere, dates, Journal.who());
             case MARKS ->
                 MarksCsv.plan(
                         csv,
-                        people.all(),
-                        maps.snapshot().map(),
-                        chains.all(),
-                        items(),
-                        records.allMarks(),
+                        looked,
+                        taught.now().map(),
+                        now.chains(),
+                        items(now),
+                        marks::find,
                         dates,
                         today,
                         Journal.who());
         };
     }
 
-    private Set<String> items() {
-        return ladders.all().stream()
+    private final AttendanceCsv.Classes lookUp = new AttendanceCsv.Classes() {
+        @Override
+        public Optional<TrainingClass> trained(String id) {
+            return classes.find(id);
+        }
+
+        @Override
+        public List<TrainingClass> on(LocalDate day) {
+            return classes.between(day, day);
+        }
+    };
+
+    private static Set<String> items(Club club) {
+        return club.ladders().stream()
                 .flatMap(ladder -> ladder.ranks().stream())
                 .flatMap(Rank::items)
                 .map(Item::subject)

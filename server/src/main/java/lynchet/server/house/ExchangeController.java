@@ -2,11 +2,9 @@ package lynchet.server.house;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.util.Locale;
-import lynchet.core.club.Club;
-import lynchet.format.ClubArchive;
 import lynchet.format.csv.Preview;
-import lynchet.server.keep.Durable;
 import lynchet.server.keep.Jobs;
 import lynchet.server.keep.Refusal;
 import org.springframework.http.HttpHeaders;
@@ -21,6 +19,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
 /** Sheets, and imports that take a while: started, watched, cancelled. */
 @RestController
@@ -30,24 +29,23 @@ class ExchangeController {
     private static final int MOST_BYTES = 64 << 20;
 
     private final Exchange exchange;
-    private final ClubStore club;
-    private final Durable durable;
+    private final TakingIn takingIn;
     private final Jobs jobs;
 
-    ExchangeController(Exchange exchange, ClubStore club, Durable durable, Jobs jobs) {
+    ExchangeController(Exchange exchange, TakingIn takingIn, Jobs jobs) {
         this.exchange = exchange;
-        this.club = club;
-        this.durable = durable;
+        this.takingIn = takingIn;
         this.jobs = jobs;
     }
 
+    /** A sheet, written as it is read. */
     @GetMapping(path = "/csv/{kind}", produces = "text/csv")
-    ResponseEntity<byte[]> sheet(@PathVariable String kind) {
+    ResponseEntity<StreamingResponseBody> sheet(@PathVariable String kind) {
         Exchange.Kind what = kind(kind);
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"lynchet-" + kind + ".csv\"")
-                .body(exchange.sheet(what));
+                .body(out -> exchange.sheet(what, out));
     }
 
     /** What taking a sheet in would do; changes nothing. */
@@ -68,19 +66,22 @@ class ExchangeController {
             throws IOException {
         Exchange.Kind what = kind(kind);
         byte[] csv = bytes(body);
-        return jobs.start("Import " + kind, progress -> exchange.take(what, csv, dates, skipBad, progress));
+        return jobs.start(
+                Jobs.Kind.IMPORT, "Import " + kind, progress -> exchange.take(what, csv, dates, skipBad, progress));
     }
 
     /** Starts taking an archive in, as {@code POST /api/archive} does at once. */
     @PostMapping("/imports")
     @ResponseStatus(HttpStatus.ACCEPTED)
     Jobs.JobView takeArchive(@RequestParam String mode, InputStream body) throws IOException {
-        ArchiveController.Mode how = ArchiveController.mode(mode);
-        byte[] json = bytes(body);
-        return jobs.start("Import the club", progress -> {
-            progress.at("checking", 0, 1);
-            Club next = ClubArchive.read(new java.io.ByteArrayInputStream(json));
-            return durable.writeAlone(() -> ArchiveController.take(club, next, how, progress));
+        TakingIn.Mode how = TakingIn.Mode.of(mode);
+        Upload upload = Upload.of(body);
+        return jobs.start(Jobs.Kind.IMPORT, "Import the club", progress -> {
+            try (Upload file = upload) {
+                return takingIn.take(file.path(), how, progress);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         });
     }
 

@@ -54,7 +54,7 @@ class Guard {
                                 "/api/chains",
                                 "/api/chains/check")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
-                        .requestMatchers(DELETE, "/api/attendance/*", "/api/practice/*", "/api/marks/*")
+                        .requestMatchers(DELETE, "/api/attendance/*", "/api/practice/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers(PUT, "/api/chains/*", "/api/classes/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())

@@ -5,32 +5,34 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import lynchet.core.club.Club;
-import lynchet.core.club.ClubCheck;
 import lynchet.core.club.LibraryUpdate;
-import lynchet.core.rule.Breach;
-import lynchet.format.ArchiveRefused;
+import lynchet.server.club.ClubSettings;
+import lynchet.server.club.Edits;
+import lynchet.server.club.Imports;
+import lynchet.server.club.Incoming;
+import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
-import lynchet.server.keep.Progress;
 import lynchet.starter.StarterChoice;
 import lynchet.starter.StarterLibrary;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /** The shipped library: what a club begins with, and what later versions of it have to offer. */
 @Service
 public class Library {
 
-    private final ClubStore store;
-    private final ClubRepository club;
+    private final Imports imports;
+    private final Edits edits;
+    private final Taught taught;
+    private final ClubSettings settings;
     private final JdbcTemplate jdbc;
-    private final TransactionTemplate transaction;
 
-    Library(ClubStore store, ClubRepository club, JdbcTemplate jdbc, TransactionTemplate transaction) {
-        this.transaction = transaction;
-        this.store = store;
-        this.club = club;
+    Library(Imports imports, Edits edits, Taught taught, ClubSettings settings, JdbcTemplate jdbc) {
+        this.imports = imports;
+        this.edits = edits;
+        this.taught = taught;
+        this.settings = settings;
         this.jdbc = jdbc;
     }
 
@@ -38,63 +40,57 @@ public class Library {
     @Transactional
     void begin(String name, StarterChoice choice) {
         Club library = StarterLibrary.club(name, choice);
-        store.replace(library, Progress.UNWATCHED);
+        imports.begin(Incoming.held(library));
         beganWith(choice, library);
     }
 
     /** Begins the demo club, which has the whole library. */
     @Transactional
     void beginDemo(Club demo) {
-        store.replace(demo, Progress.UNWATCHED);
+        imports.begin(Incoming.held(demo));
         beganWith(StarterChoice.WHOLE, StarterLibrary.club(demo.name(), StarterChoice.WHOLE));
     }
 
     private void beganWith(StarterChoice choice, Club library) {
-        ClubRow row = club.findById(ClubRow.ID).orElseThrow();
-        row.beganWith(choice.name());
-        club.save(row);
+        settings.beganWith(choice.name());
         jdbc.update("delete from library_item");
         remember(LibraryUpdate.things(library));
     }
 
     private void remember(Map<String, Object> things) {
+        List<Object[]> all = things.entrySet().stream()
+                .map(thing -> new Object[] {ETags.of(thing.getValue()), thing.getKey()})
+                .toList();
         jdbc.batchUpdate(
-                "merge into library_item (item_key, digest) key (item_key) values (?, ?)",
-                things.entrySet().stream()
-                        .map(thing -> new Object[] {thing.getKey(), ETags.of(thing.getValue())})
-                        .toList());
+                "delete from library_item where item_key = ?",
+                all.stream().map(row -> new Object[] {row[1]}).toList());
+        jdbc.batchUpdate("insert into library_item (digest, item_key) values (?, ?)", all);
     }
 
     /** What the shipped library has that the club has not. */
     List<LibraryUpdate.Difference> differences() {
-        Club present = store.read();
+        Club present = taught.now().taught();
         return LibraryUpdate.between(present, shipped(present), taken(), ETags::of);
     }
 
     /**
      * Takes these things as the library has them, all or none.
      *
-     * @throws ArchiveRefused if the club would not hold together
+     * @throws lynchet.format.ArchiveRefused if the club would not hold together
      */
     void take(Set<String> keys) {
-        Club present = store.read();
-        Club shipped = shipped(present);
-        Club next = LibraryUpdate.take(present, shipped, keys);
-        List<Breach> breaches = ClubCheck.check(next);
-        if (!breaches.isEmpty()) {
-            throw new ArchiveRefused(breaches);
-        }
-        Map<String, Object> now = new HashMap<>(LibraryUpdate.things(shipped));
-        now.keySet().retainAll(keys);
-        transaction.executeWithoutResult(status -> {
-            store.replace(next, Progress.UNWATCHED);
+        edits.taught(present -> {
+            Club shipped = shipped(present);
+            Map<String, Object> now = new HashMap<>(LibraryUpdate.things(shipped));
+            now.keySet().retainAll(keys);
+            Club next = LibraryUpdate.take(present, shipped, keys);
             remember(now);
+            return next;
         });
     }
 
     private Club shipped(Club present) {
-        StarterChoice choice = club.findById(ClubRow.ID)
-                .map(ClubRow::library)
+        StarterChoice choice = settings.library()
                 .map(StarterChoice::valueOf)
                 .filter(began -> began != StarterChoice.EMPTY)
                 .orElse(StarterChoice.WHOLE);

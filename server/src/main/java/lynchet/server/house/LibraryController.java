@@ -3,7 +3,7 @@ package lynchet.server.house;
 import java.util.List;
 import java.util.Set;
 import lynchet.core.club.LibraryUpdate;
-import lynchet.server.keep.Durable;
+import lynchet.core.rule.Most;
 import lynchet.server.keep.Refusal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -17,14 +17,12 @@ import org.springframework.web.bind.annotation.RestController;
 class LibraryController {
 
     private final Library library;
-    private final Durable durable;
 
-    LibraryController(Library library, Durable durable) {
+    LibraryController(Library library) {
         this.library = library;
-        this.durable = durable;
     }
 
-    record Taking(Set<String> keys) {}
+    record Taking(@Most(2000) Set<@Most(120) String> keys) {}
 
     /** Everything in which club and library differ, with who changed it. */
     @GetMapping
@@ -35,12 +33,10 @@ class LibraryController {
     /** Takes the things with these keys; answers what differs afterwards. */
     @PostMapping
     List<LibraryUpdate.Difference> take(@RequestBody Taking taking) {
-        if (taking.keys() == null || taking.keys().isEmpty()) {
+        if (taking.keys() == null || taking.keys().isEmpty() || taking.keys().contains(null)) {
             throw Refusal.bad("KEYS", "/keys", "Say what is to be taken.");
         }
-        return durable.writeAlone(() -> {
-            library.take(taking.keys());
-            return library.differences();
-        });
+        library.take(taking.keys());
+        return library.differences();
     }
 }

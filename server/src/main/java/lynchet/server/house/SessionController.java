@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.util.List;
 import lynchet.core.safety.Cautions;
+import lynchet.server.club.ClubSettings;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Refusal;
 import lynchet.starter.StarterChoice;
@@ -35,7 +36,7 @@ import org.springframework.web.bind.annotation.RestController;
 class SessionController {
 
     private final Accounts accounts;
-    private final ClubStore club;
+    private final ClubSettings club;
     private final SignInBrake brake;
     private final Durable durable;
     private final SecurityContextRepository sessions;
@@ -45,7 +46,7 @@ class SessionController {
 
     SessionController(
             Accounts accounts,
-            ClubStore club,
+            ClubSettings club,
             SignInBrake brake,
             Durable durable,
             SecurityContextRepository sessions,

@@ -4,8 +4,11 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Function;
@@ -15,17 +18,22 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.security.concurrent.DelegatingSecurityContextRunnable;
 import org.springframework.stereotype.Component;
 
-/** Long work, one piece after the other, with progress and cancel. What is done is remembered for an hour. */
+/**
+ * Long work with progress, the best found so far, and cancel. Each kind of work has a thread of its own, so that planning
+ * does not wait for an import; work of one kind is done one after the other. What is done is remembered for an hour.
+ */
 @Component
 public class Jobs {
 
     private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
 
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "jobs");
-        thread.setDaemon(true);
-        return thread;
-    });
+    /** What sort of work it is. */
+    public enum Kind {
+        IMPORT,
+        PLAN
+    }
+
+    private final Map<Kind, ExecutorService> workers = new ConcurrentHashMap<>();
     private final Cache<String, Job> jobs = Caffeine.newBuilder()
             .expireAfterAccess(Duration.ofHours(1))
             .maximumSize(100)
@@ -45,14 +53,24 @@ public class Jobs {
         CANCELLED
     }
 
-    /** A job as its owner sees it; {@code result} when done, {@code problem} when failed. */
+    /**
+     * A job as its owner sees it.
+     *
+     * @param owner account that asked for it; nobody else sees it
+     * @param total 0: nobody knows how much there is to do
+     * @param best the best found so far while it runs; may be null
+     * @param result what came of it when it is done; may be null
+     * @param problem why it failed; null unless it did
+     */
     public record JobView(
             String id,
             String what,
+            String owner,
             State state,
             String stage,
             int done,
             int total,
+            Object best,
             Object result,
             ProblemDetail problem) {}
 
@@ -61,34 +79,72 @@ public class Jobs {
         private volatile boolean isUnwanted;
     }
 
-    /** Puts work into the queue; it runs as whoever asks for it. */
-    public JobView start(String what, Function<Progress, Object> work) {
+    /** Puts work into the queue of its kind; it runs as whoever asks for it. */
+    public JobView start(Kind kind, String what, Function<Progress, Object> work) {
         Job job = new Job();
         String id = UUID.randomUUID().toString();
-        job.view = new JobView(id, what, State.WAITING, "waiting", 0, 0, null, null);
+        job.view = new JobView(id, what, Journal.who(), State.WAITING, "waiting", 0, 0, null, null, null);
         jobs.put(id, job);
-        worker.execute(new DelegatingSecurityContextRunnable(() -> run(job, work)));
+        workers.computeIfAbsent(kind, Jobs::worker)
+                .execute(new DelegatingSecurityContextRunnable(() -> run(job, work)));
         return job.view;
     }
 
+    private static ExecutorService worker(Kind kind) {
+        return Executors.newSingleThreadExecutor(work -> {
+            Thread thread = new Thread(work, "jobs-" + kind.name().toLowerCase(Locale.ROOT));
+            thread.setDaemon(true);
+            return thread;
+        });
+    }
+
+    /** A job of whoever asks; somebody else's is as if it were not there. */
     public Optional<JobView> find(String id) {
-        return Optional.ofNullable(jobs.getIfPresent(id)).map(job -> job.view);
+        return own(id).map(job -> job.view);
+    }
+
+    private Optional<Job> own(String id) {
+        return Optional.ofNullable(jobs.getIfPresent(id))
+                .filter(job -> job.view.owner().equals(Journal.who()));
     }
 
     /** Says that a job is no longer wanted; it stops at its next step and leaves nothing. */
     public Optional<JobView> cancel(String id) {
-        Optional<Job> job = Optional.ofNullable(jobs.getIfPresent(id));
+        Optional<Job> job = own(id);
         job.ifPresent(found -> found.isUnwanted = true);
         return job.map(found -> found.view);
     }
 
     private void run(Job job, Function<Progress, Object> work) {
         JobView at = job.view;
-        Progress progress = (stage, done, total) -> {
-            if (job.isUnwanted) {
-                throw new Progress.Cancelled();
+        Progress progress = new Progress() {
+            private Object best;
+
+            @Override
+            public void at(String stage, int done, int total) {
+                if (job.isUnwanted) {
+                    throw new Cancelled();
+                }
+                job.view = new JobView(
+                        at.id(), at.what(), at.owner(), State.RUNNING, stage, done, total, best, null, null);
             }
-            job.view = new JobView(at.id(), at.what(), State.RUNNING, stage, done, total, null, null);
+
+            @Override
+            public void best(Object soFar) {
+                best = soFar;
+                JobView now = job.view;
+                job.view = new JobView(
+                        now.id(),
+                        now.what(),
+                        now.owner(),
+                        now.state(),
+                        now.stage(),
+                        now.done(),
+                        now.total(),
+                        soFar,
+                        null,
+                        null);
+            }
         };
         try {
             progress.at("beginning", 0, 0);
@@ -104,11 +160,20 @@ public class Jobs {
 
     private static JobView end(JobView at, State state, Object result, ProblemDetail problem) {
         return new JobView(
-                at.id(), at.what(), state, state.name().toLowerCase(java.util.Locale.ROOT), 1, 1, result, problem);
+                at.id(),
+                at.what(),
+                at.owner(),
+                state,
+                state.name().toLowerCase(Locale.ROOT),
+                1,
+                1,
+                null,
+                result,
+                problem);
     }
 
     @PreDestroy
     void stop() {
-        worker.shutdownNow();
+        workers.values().forEach(ExecutorService::shutdownNow);
     }
 }

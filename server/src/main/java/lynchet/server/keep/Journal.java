@@ -7,7 +7,6 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.Collection;
-import java.util.Collections;
 import java.util.List;
 import java.util.UUID;
 import lynchet.format.Json;
@@ -17,6 +16,8 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
 
 /**
  * The append-only trail of changes: who, when, what, before, after. Lines written in one transaction are one edit.
@@ -43,6 +44,9 @@ public class Journal {
             String target,
             String before,
             String after) {}
+
+    /** The header in which a write answers the id of its edit. */
+    public static final String EDIT_HEADER = "Lynchet-Edit";
 
     private static final String LINES =
             "select id, edit, at, who, what, kind, target, before_body, after_body from journal where edit is not null and ";
@@ -81,11 +85,24 @@ public class Journal {
         TransactionSynchronizationManager.bindResource(this, edit);
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
+            public void afterCommit() {
+                answer(edit);
+            }
+
+            @Override
             public void afterCompletion(int status) {
                 TransactionSynchronizationManager.unbindResource(Journal.this);
             }
         });
         return edit;
+    }
+
+    /** Tells whoever asked for the change the id of their edit, by which it can be taken back. */
+    private static void answer(String edit) {
+        if (RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request
+                && request.getResponse() != null) {
+            request.getResponse().setHeader(EDIT_HEADER, edit);
+        }
     }
 
     /** What happened to one thing, the newest first, at most {@code most} lines. */
@@ -101,7 +118,7 @@ public class Journal {
 
     /** What happened to things of these kinds since then, the oldest first, at most {@code most} lines. */
     public List<Line> since(Instant from, Collection<String> kinds, int most) {
-        String marks = String.join(", ", Collections.nCopies(kinds.size(), "?"));
+        String marks = Sql.marks(kinds.size());
         List<Object> values = new java.util.ArrayList<>(kinds);
         values.add(0, OffsetDateTime.ofInstant(from, ZoneOffset.UTC));
         values.add(most);

@@ -1,62 +1,46 @@
 package lynchet.server.keep;
 
 import jakarta.persistence.Column;
-import jakarta.persistence.Id;
 import jakarta.persistence.MappedSuperclass;
-import jakarta.persistence.PostLoad;
-import jakarta.persistence.PostPersist;
-import jakarta.persistence.Transient;
-import jakarta.persistence.Version;
+import lynchet.core.rule.Nonsense;
 import lynchet.format.Json;
-import org.springframework.data.domain.Persistable;
 
 /** A row whose body is one core value in the open format. */
 @MappedSuperclass
-public abstract class KeptAsJson<T> implements Persistable<String> {
+public abstract class KeptAsJson<T> extends Row<T> {
 
-    @Id
-    private String id;
+    /** Longer than anything that a coach writes as one thing, and short enough to be read in a blink. */
+    static final int LONGEST_BODY = 500_000;
 
     @Column(nullable = false)
     private String body;
 
-    @Version
-    private int version;
-
-    @Transient
-    private boolean isNew = true;
-
     protected KeptAsJson() {}
 
     protected KeptAsJson(String id, T value) {
-        this.id = id;
-        this.body = Json.write(value);
+        super(id);
+        write(value);
     }
 
-    /** Replaces the body. */
+    @Override
     public void keep(T value) {
+        write(value);
+    }
+
+    private void write(T value) {
         body = Json.write(value);
+        if (body.length() > LONGEST_BODY) {
+            throw new Nonsense(
+                    Nonsense.Rule.TEXT_LONG,
+                    "/",
+                    "all of it together has " + body.length() + " characters and at most " + LONGEST_BODY + " fit");
+        }
     }
 
     protected abstract Class<T> type();
 
+    @Override
     public T toCore() {
         return Json.read(body, type());
-    }
-
-    @Override
-    public String getId() {
-        return id;
-    }
-
-    @Override
-    public boolean isNew() {
-        return isNew;
-    }
-
-    @PostLoad
-    @PostPersist
-    void noLongerNew() {
-        isNew = false;
     }
 }

@@ -5,9 +5,11 @@ import lynchet.core.map.NotWellFormed;
 import lynchet.core.rule.Breach;
 import lynchet.core.rule.Nonsense;
 import lynchet.format.ArchiveRefused;
+import org.hibernate.exception.ConstraintViolationException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -56,7 +58,19 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ProblemDetail nonsense(IllegalArgumentException e) {
         String code = e instanceof Nonsense refused ? refused.rule().name() : "NOT_VALID";
-        return problem(HttpStatus.UNPROCESSABLE_ENTITY, code, null, sentence(e.getMessage()));
+        String where = e instanceof Nonsense refused ? refused.where() : null;
+        return problem(HttpStatus.UNPROCESSABLE_ENTITY, code, where, sentence(e.getMessage()));
+    }
+
+    /** Two made the same thing in the same moment, and the second look did not help either. */
+    @ExceptionHandler({DataIntegrityViolationException.class, ConstraintViolationException.class})
+    ProblemDetail conflict(Exception e) {
+        LOG.info("Refused by the database: {}", e.getMessage());
+        return problem(
+                HttpStatus.CONFLICT,
+                "CONFLICT",
+                null,
+                "Somebody changed the same thing in the same moment. Nothing was changed; look and try again.");
     }
 
     /** The problem that an exception is, for work that runs outside a request. */

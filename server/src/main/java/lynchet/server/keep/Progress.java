@@ -13,6 +13,9 @@ public interface Progress {
      */
     void at(String stage, int done, int total);
 
+    /** Shows the best found so far; most work has none. */
+    default void best(Object soFar) {}
+
     /** Somebody cancelled the work. */
     final class Cancelled extends RuntimeException {
         private static final long serialVersionUID = 1L;

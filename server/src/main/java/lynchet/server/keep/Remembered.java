@@ -18,6 +18,9 @@ public final class Remembered<T> {
 
     /** The remembered value, or what {@code read} says now. Inside a transaction that changed it, it is read anew. */
     public T get(Supplier<T> read) {
+        if (isChangedHere()) {
+            return read.get();
+        }
         T known = value.get();
         if (known != null) {
             return known;
@@ -36,14 +39,21 @@ public final class Remembered<T> {
     /** Forgets at once and again after the running transaction, so that what others read meanwhile is not kept. */
     public void changed() {
         forget();
-        if (TransactionSynchronizationManager.isSynchronizationActive()) {
+        if (TransactionSynchronizationManager.isSynchronizationActive() && !isChangedHere()) {
+            TransactionSynchronizationManager.bindResource(this, true);
             TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
                 @Override
                 public void afterCompletion(int status) {
+                    TransactionSynchronizationManager.unbindResource(Remembered.this);
                     forget();
                 }
             });
         }
+    }
+
+    /** Whether the running transaction has changed it; what it reads then is not committed and is not for others. */
+    private boolean isChangedHere() {
+        return TransactionSynchronizationManager.hasResource(this);
     }
 
     private void forget() {

@@ -3,15 +3,15 @@ package lynchet.server.lens;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import lynchet.core.map.GrapplingMap;
+import java.util.Optional;
+import lynchet.core.club.Parts;
 import lynchet.core.walk.IgnoredGap;
-import lynchet.server.keep.Durable;
+import lynchet.server.club.Edits;
+import lynchet.server.club.Slice;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.PartStore;
 import lynchet.server.keep.Refusal;
 import lynchet.server.map.IgnoredGapStore;
-import lynchet.server.map.MapStore;
-import lynchet.server.people.PeopleStore;
-import lynchet.server.rank.LadderStore;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,24 +29,12 @@ import org.springframework.web.bind.annotation.RestController;
 class IgnoredGapController {
 
     private final IgnoredGapStore ignored;
-    private final MapStore maps;
-    private final LadderStore ladders;
-    private final PeopleStore people;
-    private final Durable durable;
+    private final Edits edits;
     private final Clock clock;
 
-    IgnoredGapController(
-            IgnoredGapStore ignored,
-            MapStore maps,
-            LadderStore ladders,
-            PeopleStore people,
-            Durable durable,
-            Clock clock) {
+    IgnoredGapController(IgnoredGapStore ignored, Edits edits, Clock clock) {
         this.ignored = ignored;
-        this.maps = maps;
-        this.ladders = ladders;
-        this.people = people;
-        this.durable = durable;
+        this.edits = edits;
         this.clock = clock;
     }
 
@@ -59,16 +47,6 @@ class IgnoredGapController {
     /** The time and the account are the server's; {@code at} and {@code by} that are sent are not looked at. */
     @PostMapping
     IgnoredGap ignore(@RequestBody IgnoredGap sent) {
-        if (sent.rank() != null) {
-            ladders.withRank(sent.rank());
-        }
-        if (sent.student() != null) {
-            people.one(sent.student());
-        }
-        GrapplingMap map = maps.snapshot().map();
-        there(sent.position() == null || map.position(sent.position()).isPresent(), "position", sent.position());
-        there(sent.technique() == null || map.technique(sent.technique()).isPresent(), "technique", sent.technique());
-        there(sent.reaction() == null || map.reaction(sent.reaction()).isPresent(), "reaction", sent.reaction());
         IgnoredGap gap = new IgnoredGap(
                 sent.id(),
                 sent.rank(),
@@ -80,21 +58,35 @@ class IgnoredGapController {
                 sent.reason(),
                 clock.instant().truncatedTo(ChronoUnit.MILLIS),
                 Journal.who());
-        return durable.write(() -> ignored.add(gap));
+        edits.change(() -> only(List.of(gap.id())), club -> {
+            Optional<IgnoredGap> there = club.ignoredGaps().stream().findFirst();
+            if (there.isPresent() && !there.get().covers(gap)) {
+                throw Refusal.taken(gap.id(), "There is another decision with the id " + gap.id() + ".");
+            }
+            return there.isPresent() ? club : club.with(Parts.IGNORED_GAPS, List.of(gap));
+        });
+        return ignored.find(gap.id()).orElseThrow();
     }
 
-    private static void there(boolean isThere, String field, String id) {
-        if (!isThere) {
-            throw Refusal.missing(field, id);
-        }
+    private static Slice only(List<String> ids) {
+        return new Slice() {
+            @Override
+            public <T> List<T> of(PartStore<T, ?> store) {
+                return store.part().equals(Parts.IGNORED_GAPS)
+                        ? List.copyOf(store.find(ids).values())
+                        : List.of();
+            }
+        };
     }
 
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void takeBack(@PathVariable String id) {
-        durable.write(() -> {
-            ignored.remove(id);
-            return id;
+        edits.change(() -> only(List.of(id)), club -> {
+            if (club.ignoredGaps().isEmpty()) {
+                throw Refusal.missing("ignored gap", id);
+            }
+            return club.with(Parts.IGNORED_GAPS, List.of());
         });
     }
 }

@@ -6,9 +6,9 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Jacket;
 import lynchet.core.walk.Legal;
 import lynchet.core.walk.Suggestions;
+import lynchet.server.club.Snapshot;
+import lynchet.server.club.Taught;
 import lynchet.server.keep.Refusal;
-import lynchet.server.map.MapSnapshot;
-import lynchet.server.map.MapStore;
 import lynchet.server.round.RoundStore;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -20,11 +20,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/map")
 class LegalController {
 
-    private final MapStore maps;
+    private final Taught taught;
     private final RoundStore rounds;
 
-    LegalController(MapStore maps, RoundStore rounds) {
-        this.maps = maps;
+    LegalController(Taught taught, RoundStore rounds) {
+        this.taught = taught;
         this.rounds = rounds;
     }
 
@@ -34,7 +34,7 @@ class LegalController {
         if ((ruleset == null) == (jacket == null)) {
             throw Refusal.bad("LEGAL", "ruleset", "Say a ruleset or a jacket, one of the two.");
         }
-        MapSnapshot snapshot = maps.snapshot();
+        Snapshot snapshot = taught.now();
         return ruleset != null
                 ? Legal.under(snapshot.map(), snapshot.ruleset(ruleset))
                 : Legal.wearing(snapshot.map(), jacket);
@@ -43,7 +43,7 @@ class LegalController {
     /** Tries logged of what starts at each position, by position id. */
     @GetMapping("/evidence")
     Map<String, Integer> evidence() {
-        return rounds.evidence(maps.snapshot().map()).triesByPosition();
+        return rounds.evidence(taught.now().map()).triesByPosition();
     }
 
     /** What fits, the likeliest first: techniques at a position, and where the given one may lead. */
@@ -51,7 +51,7 @@ class LegalController {
 
     @GetMapping("/suggestions")
     Fitting suggestions(@RequestParam String from, @RequestParam(required = false) String technique) {
-        GrapplingMap map = maps.snapshot().map();
+        GrapplingMap map = taught.now().map();
         map.position(from).orElseThrow(() -> Refusal.missing("position", from));
         if (technique != null) {
             map.technique(technique).orElseThrow(() -> Refusal.missing("technique", technique));

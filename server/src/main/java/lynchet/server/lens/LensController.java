@@ -9,7 +9,6 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Position;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Technique;
-import lynchet.core.mat.Mark;
 import lynchet.core.mat.Role;
 import lynchet.core.people.MarkBook;
 import lynchet.core.rank.Ladder;
@@ -23,12 +22,11 @@ import lynchet.core.walk.MoveGraph;
 import lynchet.core.walk.Reach;
 import lynchet.core.walk.Routes;
 import lynchet.core.walk.SmallestMend;
+import lynchet.server.club.Snapshot;
+import lynchet.server.club.Taught;
 import lynchet.server.keep.Refusal;
 import lynchet.server.map.IgnoredGapStore;
-import lynchet.server.map.MapSnapshot;
-import lynchet.server.map.MapStore;
-import lynchet.server.people.PeopleStore;
-import lynchet.server.rank.LadderStore;
+import lynchet.server.people.People;
 import lynchet.server.round.RoundStore;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -42,15 +40,13 @@ class LensController {
 
     private static final int MOST_ROUTES = 20;
 
-    private final MapStore maps;
-    private final LadderStore ladders;
-    private final PeopleStore people;
+    private final Taught taught;
+    private final People people;
     private final RoundStore rounds;
     private final IgnoredGapStore ignored;
 
-    LensController(MapStore maps, LadderStore ladders, PeopleStore people, RoundStore rounds, IgnoredGapStore ignored) {
-        this.maps = maps;
-        this.ladders = ladders;
+    LensController(Taught taught, People people, RoundStore rounds, IgnoredGapStore ignored) {
+        this.taught = taught;
         this.people = people;
         this.rounds = rounds;
         this.ignored = ignored;
@@ -60,7 +56,7 @@ class LensController {
     record Reached(int moves, List<Move> way) {}
 
     /** A set of techniques seen under a ruleset; {@code ladder} and {@code rank} are null but for a rank's. */
-    private record Eyes(MapSnapshot snapshot, MoveGraph graph, Set<String> known, Ladder ladder, String rank) {
+    private record Eyes(Snapshot snapshot, MoveGraph graph, Set<String> known, Ladder ladder, String rank) {
         Knowledge against(boolean anyone) {
             return anyone ? Knowledge.againstAnyone(graph, known) : Knowledge.sameLevel(graph, known);
         }
@@ -134,7 +130,7 @@ class LensController {
         RoundEvidence evidence = rounds.evidence(map);
         Ladder ladder = eyes.ladder() != null
                 ? eyes.ladder()
-                : ladders.all().stream().findFirst().orElse(null);
+                : taught.now().ladders().stream().findFirst().orElse(null);
         return Routes.find(eyes.graph(), eyes.against(false), evidence::estimate, from, to, k).stream()
                 .map(route -> new RouteView(
                         route,
@@ -170,20 +166,26 @@ class LensController {
         if (rank != null && student != null) {
             throw Refusal.bad("EYES", "rank", "Look through a rank's eyes or a student's, not both.");
         }
-        MapSnapshot snapshot = maps.snapshot();
+        Snapshot snapshot = taught.now();
         snapshot.ruleset(ruleset);
         if (rank != null) {
-            Ladder ladder = ladders.withRank(rank);
+            Ladder ladder = snapshot.ladderWith(rank);
             MoveGraph graph = snapshot.graph(ruleset == null ? ladder.ruleset() : ruleset);
             return new Eyes(snapshot, graph, ladder.knownBy(rank, snapshot.map()), ladder, rank);
         }
         Set<String> known = student == null
                 ? snapshot.map().techniques().stream().map(Technique::id).collect(Collectors.toSet())
-                : MarkBook.of(people.record(student).marks()).standing().stream()
-                        .filter(mark -> mark.passed() && mark.role() == Role.PERFORMER)
-                        .map(Mark::subject)
-                        .collect(Collectors.toSet());
+                : passed(student);
         return new Eyes(snapshot, snapshot.graph(ruleset), known, null, null);
+    }
+
+    private Set<String> passed(String student) {
+        people.one(student);
+        MarkBook marks = people.state(student).marks();
+        return marks.subjects().stream()
+                .filter(subject ->
+                        marks.best(subject, Role.PERFORMER, null, null).isPresent())
+                .collect(Collectors.toSet());
     }
 
     private static boolean anyone(String against) {

@@ -1,32 +1,36 @@
 package lynchet.server.map;
 
-import java.util.ArrayList;
+import jakarta.persistence.EntityManager;
 import java.util.Comparator;
 import java.util.List;
+import lynchet.core.club.Parts;
 import lynchet.core.walk.Finding;
 import lynchet.core.walk.IgnoredGap;
-import lynchet.server.keep.Journal;
-import lynchet.server.keep.Refusal;
-import lynchet.server.keep.Shelf;
+import lynchet.server.keep.BodyRecords;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps which findings are left as they are, and why. */
 @Service
-public class IgnoredGapStore extends Shelf<IgnoredGap, IgnoredGapRow> {
+public class IgnoredGapStore extends BodyRecords<IgnoredGap, IgnoredGapRow> {
 
-    private final Journal journal;
-
-    IgnoredGapStore(IgnoredGapRepository rows, Journal journal) {
-        super(rows, IgnoredGapRow::new, Comparator.comparing(IgnoredGap::at).thenComparing(IgnoredGap::id));
-        this.journal = journal;
+    IgnoredGapStore(EntityManager entities, JdbcTemplate jdbc) {
+        super(entities, jdbc, Parts.IGNORED_GAPS, IgnoredGapRow.class, IgnoredGapRow::new, null);
     }
 
-    /** Those decided through these eyes. */
+    /** Those decided through these eyes, the oldest first. */
+    @Transactional(readOnly = true)
     public List<IgnoredGap> through(String rank, String student) {
-        return all().stream()
-                .filter(gap ->
-                        java.util.Objects.equals(gap.rank(), rank) && java.util.Objects.equals(gap.student(), student))
+        return core(entities()
+                        .createQuery(
+                                from() + "where coalesce(r.rankId, '') = :rank and coalesce(r.student, '') = :student",
+                                IgnoredGapRow.class)
+                        .setParameter("rank", rank == null ? "" : rank)
+                        .setParameter("student", student == null ? "" : student)
+                        .getResultList())
+                .stream()
+                .sorted(Comparator.comparing(IgnoredGap::at).thenComparing(IgnoredGap::id))
                 .toList();
     }
 
@@ -36,30 +40,5 @@ public class IgnoredGapStore extends Shelf<IgnoredGap, IgnoredGapRow> {
         return findings.stream()
                 .filter(finding -> ignored.stream().noneMatch(gap -> gap.covers(finding, rank, student)))
                 .toList();
-    }
-
-    /** Adds a decision; the same one again is the same answer. */
-    @Transactional
-    public IgnoredGap add(IgnoredGap gap) {
-        List<IgnoredGap> before = all();
-        if (before.stream().anyMatch(one -> one.id().equals(gap.id()))) {
-            throw Refusal.taken(gap.id(), "There is another decision with the id " + gap.id() + ".");
-        }
-        List<IgnoredGap> after = new ArrayList<>(before);
-        after.add(gap);
-        rewrite("gap", before, after, IgnoredGap::id, journal);
-        return gap;
-    }
-
-    /** Takes a decision back, so that the finding is listed again. */
-    @Transactional
-    public void remove(String id) {
-        List<IgnoredGap> before = all();
-        List<IgnoredGap> after =
-                before.stream().filter(gap -> !gap.id().equals(id)).toList();
-        if (after.size() == before.size()) {
-            throw Refusal.missing("ignored gap", id);
-        }
-        rewrite("gap", before, after, IgnoredGap::id, journal);
     }
 }

@@ -3,7 +3,6 @@ package lynchet.server.map;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
-import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.server.keep.KeptAsJson;
 
@@ -11,11 +10,11 @@ import lynchet.server.keep.KeptAsJson;
 @Table(name = "link")
 class LinkRow extends KeptAsJson<Link> {
 
-    @Column(name = "from_pair")
-    private String fromPair;
+    @Column(name = "from_position")
+    private String from;
 
-    @Column(name = "to_pair")
-    private String toPair;
+    @Column(name = "to_position")
+    private String to;
 
     private String technique;
 
@@ -24,17 +23,22 @@ class LinkRow extends KeptAsJson<Link> {
 
     protected LinkRow() {}
 
-    LinkRow(Link link, GrapplingMap map) {
-        super(link.id(), link);
-        keep(link, map);
+    LinkRow(Link value) {
+        super(value.id(), value);
+        point(value);
     }
 
-    void keep(Link link, GrapplingMap map) {
-        keep(link);
-        fromPair = map.pairOf(link.from()).id();
-        toPair = link.endsInTap() ? null : map.pairOf(link.to()).id();
-        technique = link.technique();
-        whenReaction = link.when();
+    @Override
+    public void keep(Link value) {
+        super.keep(value);
+        point(value);
+    }
+
+    private void point(Link value) {
+        from = value.from();
+        to = value.endsInTap() ? null : value.to();
+        technique = value.technique();
+        whenReaction = value.when();
     }
 
     @Override

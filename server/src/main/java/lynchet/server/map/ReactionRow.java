@@ -1,9 +1,7 @@
 package lynchet.server.map;
 
-import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
-import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Reaction;
 import lynchet.server.keep.KeptAsJson;
 
@@ -11,19 +9,23 @@ import lynchet.server.keep.KeptAsJson;
 @Table(name = "reaction")
 class ReactionRow extends KeptAsJson<Reaction> {
 
-    @Column(name = "leaves_pair")
-    private String leavesPair;
+    private String leaves;
 
     protected ReactionRow() {}
 
-    ReactionRow(Reaction reaction, GrapplingMap map) {
-        super(reaction.id(), reaction);
-        keep(reaction, map);
+    ReactionRow(Reaction value) {
+        super(value.id(), value);
+        point(value);
     }
 
-    void keep(Reaction reaction, GrapplingMap map) {
-        keep(reaction);
-        leavesPair = map.pairOf(reaction.leaves()).id();
+    @Override
+    public void keep(Reaction value) {
+        super.keep(value);
+        point(value);
+    }
+
+    private void point(Reaction value) {
+        leaves = value.leaves();
     }
 
     @Override

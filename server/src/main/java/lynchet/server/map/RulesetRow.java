@@ -11,8 +11,8 @@ class RulesetRow extends KeptAsJson<Ruleset> {
 
     protected RulesetRow() {}
 
-    RulesetRow(Ruleset ruleset) {
-        super(ruleset.id(), ruleset);
+    RulesetRow(Ruleset value) {
+        super(value.id(), value);
     }
 
     @Override

@@ -11,8 +11,8 @@ class TechniqueRow extends KeptAsJson<Technique> {
 
     protected TechniqueRow() {}
 
-    TechniqueRow(Technique technique) {
-        super(technique.id(), technique);
+    TechniqueRow(Technique value) {
+        super(value.id(), value);
     }
 
     @Override

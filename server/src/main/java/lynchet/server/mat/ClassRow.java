@@ -12,19 +12,33 @@ import lynchet.server.keep.KeptAsJson;
 class ClassRow extends KeptAsJson<TrainingClass> {
 
     @Column(name = "class_date")
-    private LocalDate classDate;
+    private LocalDate date;
+
+    private String track;
+
+    private boolean cancelled;
 
     protected ClassRow() {}
 
-    ClassRow(TrainingClass trainingClass) {
-        super(trainingClass.id(), trainingClass);
-        keep(trainingClass);
+    ClassRow(TrainingClass value) {
+        super(value.id(), value);
+        point(value);
     }
 
     @Override
-    public void keep(TrainingClass trainingClass) {
-        super.keep(trainingClass);
-        classDate = trainingClass.date();
+    public void keep(TrainingClass value) {
+        super.keep(value);
+        point(value);
+    }
+
+    private void point(TrainingClass value) {
+        date = value.date();
+        track = value.track();
+        cancelled = value.cancelled();
+    }
+
+    LocalDate getDate() {
+        return date;
     }
 
     @Override

@@ -15,12 +15,16 @@ class DrillRow extends KeptAsJson<DrillShape> {
 
     DrillRow(DrillShape value) {
         super(value.id(), value);
-        keep(value);
+        point(value);
     }
 
     @Override
     public void keep(DrillShape value) {
         super.keep(value);
+        point(value);
+    }
+
+    private void point(DrillShape value) {
         technique = value.technique();
     }
 

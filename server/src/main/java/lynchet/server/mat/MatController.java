@@ -14,11 +14,11 @@ import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.safety.Caution;
 import lynchet.core.safety.Cautions;
+import lynchet.server.club.Snapshot;
+import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Refusal;
-import lynchet.server.map.MapStore;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,16 +36,19 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class MatController {
 
+    /** A year and some. */
+    private static final int MOST_DAYS = 400;
+
     private final ClassStore classes;
     private final RecordStore records;
-    private final MapStore maps;
+    private final Taught taught;
     private final Durable durable;
     private final Clock clock;
 
-    MatController(ClassStore classes, RecordStore records, MapStore maps, Durable durable, Clock clock) {
+    MatController(ClassStore classes, RecordStore records, Taught taught, Durable durable, Clock clock) {
         this.classes = classes;
         this.records = records;
-        this.maps = maps;
+        this.taught = taught;
         this.durable = durable;
         this.clock = clock;
     }
@@ -59,30 +62,37 @@ class MatController {
 
     record Calendar(LocalDate today, List<Track> tracks, List<TrainingClass> classes) {}
 
-    /** Classes from a day to a day; today's when neither is given. */
+    /** Classes from a day to a day, those that the weekly slots give among them; today's when neither is given. */
     @GetMapping("/classes")
     Calendar classes(@RequestParam(required = false) LocalDate from, @RequestParam(required = false) LocalDate to) {
         LocalDate today = LocalDate.now(clock);
         LocalDate first = from == null ? today : from;
-        return new Calendar(today, classes.tracks(), classes.between(first, to == null ? first : to));
+        LocalDate last = to == null ? first : to;
+        if (last.isAfter(first.plusDays(MOST_DAYS))) {
+            throw Refusal.bad("DAYS_MANY", "to", "Ask for at most " + MOST_DAYS + " days at once.");
+        }
+        Snapshot now = taught.now();
+        return new Calendar(
+                today,
+                now.taught().tracks(),
+                ClassStore.together(classes.between(first, last), now.calendar().between(first, last)));
     }
 
     /** The ways of drilling that a coach may take into a class. */
     @GetMapping("/drills")
     List<DrillShape> drills() {
-        return classes.drills();
+        return taught.now().taught().drills();
     }
 
     @GetMapping("/classes/{id}")
     ResponseEntity<ClassSheet> one(@PathVariable String id) {
-        TrainingClass training = classes.one(id);
-        GrapplingMap map = maps.snapshot().map();
+        TrainingClass training = records.trained(id);
+        GrapplingMap map = taught.now().map();
         Map<String, List<Caution>> cautions = new TreeMap<>();
         training.blocks().stream().filter(block -> block.technique() != null).forEach(block -> map.technique(
                         block.technique())
                 .ifPresent(technique -> cautions.put(block.id(), Cautions.of(technique, map))));
-        ClassSheet sheet =
-                new ClassSheet(training, records.attendanceOf(id), records.practiceOf(List.of(id)), cautions);
+        ClassSheet sheet = new ClassSheet(training, records.attendanceOf(id), records.practiceOf(id), cautions);
         return ResponseEntity.ok().eTag(ETags.of(training)).body(sheet);
     }
 
@@ -94,12 +104,12 @@ class MatController {
         if (!id.equals(training.id())) {
             throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + training.id() + ".");
         }
-        return ETags.tagged(durable.write(() -> classes.put(training, tag)));
+        return ETags.tagged(durable.write(() -> records.put(training, tag)));
     }
 
     @PostMapping("/attendance")
     Attendance attend(@RequestBody Attendance attendance) {
-        return once(() -> records.attend(attendance), "/student", attendance.student());
+        return durable.write(() -> records.attend(attendance));
     }
 
     @DeleteMapping("/attendance/{id}")
@@ -113,7 +123,7 @@ class MatController {
 
     @PostMapping("/practice")
     PracticeEntry practise(@RequestBody PracticeEntry entry) {
-        return once(() -> records.practise(entry), "/student", entry.student());
+        return durable.write(() -> records.practise(entry));
     }
 
     @DeleteMapping("/practice/{id}")
@@ -123,19 +133,6 @@ class MatController {
 
     @PostMapping("/marks")
     Mark mark(@RequestBody Mark mark) {
-        return once(() -> records.mark(mark), "/student", mark.student());
-    }
-
-    /** Two devices may send the same record in the same instant: the second look finds what the first one kept. */
-    private <T> T once(java.util.function.Supplier<T> record, String where, String student) {
-        try {
-            return durable.write(record);
-        } catch (DataIntegrityViolationException first) {
-            try {
-                return durable.write(record);
-            } catch (DataIntegrityViolationException again) {
-                throw Refusal.bad("RECORD_STUDENT", where, "There is no student " + student + ".");
-            }
-        }
+        return durable.write(() -> records.mark(mark));
     }
 }

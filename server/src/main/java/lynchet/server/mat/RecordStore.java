@@ -1,140 +1,225 @@
 package lynchet.server.mat;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.Collection;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
-import lynchet.core.map.GrapplingMap;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import lynchet.core.club.Part;
+import lynchet.core.club.Parts;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
-import lynchet.format.Json;
-import lynchet.server.chain.ChainStore;
-import lynchet.server.keep.Batch;
-import lynchet.server.keep.Changes;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.StudentEvent;
+import lynchet.core.people.StudentRecord;
+import lynchet.server.club.Known;
+import lynchet.server.club.Taught;
+import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
-import lynchet.server.keep.KeptAsJson;
+import lynchet.server.keep.PartStore;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
-import lynchet.server.keep.Remembered;
-import lynchet.server.map.MapStore;
-import lynchet.server.rank.LadderStore;
-import org.springframework.data.jpa.repository.JpaRepository;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Keeps what happened: attendance, practice and marks. A record carries an id made by the caller; the same record sent
- * again is the first answer, another record under the same id is refused.
+ * Keeps what happened: classes, attendance, practice and marks, and what follows from them for the students. A record
+ * carries an id made by the caller; the same record sent again is the first answer, another record under the same id is
+ * refused.
  */
 @Service
 public class RecordStore {
 
-    private final AttendanceRepository attendance;
-    private final PracticeRepository practice;
-    private final MarkRepository marks;
-    private final ClassRepository classes;
-    private final MapStore maps;
-    private final ChainStore chains;
-    private final LadderStore ladders;
-    private final JdbcTemplate jdbc;
+    /** A device's clock may be ahead by so much; what it sends is taken as now. */
+    private static final Duration AHEAD = Duration.ofMinutes(10);
+
+    private final AttendanceStore attendance;
+    private final PracticeStore practice;
+    private final MarkStore marks;
+    private final ClassStore classes;
+    private final StudentStates states;
+    private final Taught taught;
+    private final Known known;
     private final Journal journal;
     private final Clock clock;
-    private final Remembered<List<Attendance>> everyAttendance = new Remembered<>();
-    private final Remembered<List<PracticeEntry>> everyPractice = new Remembered<>();
-    private final Remembered<List<Mark>> everyMark = new Remembered<>();
 
     RecordStore(
-            AttendanceRepository attendance,
-            PracticeRepository practice,
-            MarkRepository marks,
-            ClassRepository classes,
-            MapStore maps,
-            ChainStore chains,
-            LadderStore ladders,
-            JdbcTemplate jdbc,
+            AttendanceStore attendance,
+            PracticeStore practice,
+            MarkStore marks,
+            ClassStore classes,
+            StudentStates states,
+            Taught taught,
+            Known known,
             Journal journal,
             Clock clock) {
         this.attendance = attendance;
         this.practice = practice;
         this.marks = marks;
         this.classes = classes;
-        this.maps = maps;
-        this.chains = chains;
-        this.ladders = ladders;
-        this.jdbc = jdbc;
+        this.states = states;
+        this.taught = taught;
+        this.known = known;
         this.journal = journal;
         this.clock = clock;
+    }
+
+    /** Adds a class, or changes one that is still as the caller saw it; who was in it is counted anew. */
+    @Transactional
+    public TrainingClass put(TrainingClass changed, String ifMatch) {
+        known.check(Parts.CLASSES, changed);
+        Optional<TrainingClass> kept = classes.lock(changed.id()) ? classes.find(changed.id()) : Optional.empty();
+        Optional<TrainingClass> seen = kept.or(() -> taught.now().calendar().find(changed.id()));
+        seen.ifPresent(before -> ETags.match(ifMatch, before, changed.id()));
+        if (kept.isEmpty()) {
+            classes.add(List.of(changed));
+            journal.write("add", "class", changed.id(), null, changed);
+            return changed;
+        }
+        TrainingClass before = kept.get();
+        if (before.equals(changed)) {
+            return changed;
+        }
+        classes.change(List.of(changed));
+        journal.write("change", "class", changed.id(), before, changed);
+        if (!before.date().equals(changed.date())
+                || !before.track().equals(changed.track())
+                || before.cancelled() != changed.cancelled()) {
+            states.again(states.inClass(changed.id()), null);
+        }
+        return changed;
+    }
+
+    /** The class as it is kept, or as the calendar gives it. */
+    @Transactional(readOnly = true)
+    public TrainingClass trained(String id) {
+        return classes.find(id)
+                .or(() -> taught.now().calendar().find(id))
+                .orElseThrow(() -> Refusal.missing("class", id));
+    }
+
+    /** The class, locked; one that a slot gives is kept from now on. */
+    private TrainingClass open(String id) {
+        if (!classes.lock(id)) {
+            TrainingClass given = taught.now()
+                    .calendar()
+                    .find(id)
+                    .orElseThrow(() -> Refusal.bad("RECORD_CLASS", "/classId", "There is no class " + id + "."));
+            classes.add(List.of(given));
+            journal.write("add", "class", id, null, given);
+        }
+        return classes.find(id).orElseThrow();
     }
 
     /** Records that a student is in a class; unique per student and class, whoever took it first. */
     @Transactional
     public Attendance attend(Attendance sent) {
-        everyAttendance.changed();
-        classExists(sent.classId());
+        Optional<Attendance> same = again(
+                Parts.ATTENDANCE,
+                attendance,
+                sent,
+                kept -> new Attendance(kept.id(), sent.student(), sent.classId(), sent.how(), kept.at(), kept.by()));
+        if (same.isPresent()) {
+            return same.get();
+        }
+        TrainingClass trained = open(sent.classId());
+        known.check(Parts.ATTENDANCE, sent);
+        Optional<Attendance> there = attendance.of(sent.student(), sent.classId());
+        if (there.isPresent()) {
+            return there.get();
+        }
         Attendance stamped =
                 new Attendance(sent.id(), sent.student(), sent.classId(), sent.how(), at(sent.at()), Journal.who());
-        return attendance
-                .findByStudentAndClassId(sent.student(), sent.classId())
-                .map(AttendanceRow::toCore)
-                .orElseGet(() -> add(
-                        attendance,
-                        stamped.id(),
-                        stamped,
-                        AttendanceRow::new,
-                        kept -> new Attendance(
-                                kept.id(), stamped.student(), stamped.classId(), stamped.how(), kept.at(), kept.by())));
+        attendance.add(List.of(stamped));
+        if (!trained.cancelled()) {
+            List<StudentEvent> events = new ArrayList<>();
+            events.add(attended(trained));
+            practice.ofClass(trained.id()).stream()
+                    .filter(entry -> entry.countsFor(sent.student()))
+                    .forEach(entry ->
+                            StudentRecord.practised(entry, trained.date()).ifPresent(events::add));
+            states.fold(Map.of(sent.student(), events));
+        }
+        return stamped;
+    }
+
+    private StudentEvent attended(TrainingClass trained) {
+        return new StudentEvent.Attended(
+                trained.date(), StudentRecord.counts(taught.now().ladders(), trained.track()));
     }
 
     /** Takes an attendance back; who did it stays in the journal. */
     @Transactional
     public void leave(String id) {
-        everyAttendance.changed();
-        AttendanceRow row = attendance.findById(id).orElseThrow(() -> Refusal.missing("attendance", id));
-        journal.write("remove", "attendance", id, row.toCore(), null);
-        attendance.delete(row);
+        Attendance there = attendance.find(id).orElseThrow(() -> Refusal.missing("attendance", id));
+        classes.lock(there.classId());
+        if (attendance.find(id).isEmpty()) {
+            throw Refusal.missing("attendance", id);
+        }
+        journal.write("remove", "attendance", id, there, null);
+        attendance.remove(List.of(id));
+        List<String> drilled = practice.ofClass(there.classId()).stream()
+                .filter(entry -> entry.countsFor(there.student()))
+                .map(PracticeEntry::subject)
+                .distinct()
+                .toList();
+        states.again(List.of(there.student()), drilled);
     }
 
+    /** Logs a drill for one or for everybody who is or will be there. */
     @Transactional
     public PracticeEntry practise(PracticeEntry sent) {
-        everyPractice.changed();
-        classExists(sent.classId());
-        boolean known = sent.technique() != null
-                ? maps.snapshot().map().technique(sent.technique()).isPresent()
-                : chains.all().stream().anyMatch(chain -> chain.id().equals(sent.chain()));
-        if (!known) {
-            throw Refusal.bad(
-                    "RECORD_SUBJECT",
-                    sent.technique() != null ? "/technique" : "/chain",
-                    "Practice names a technique or chain that does not exist.");
+        Optional<PracticeEntry> same =
+                again(Parts.PRACTICE, practice, sent, kept -> stamp(sent, kept.at(), kept.by(), kept.withdrawn()));
+        if (same.isPresent()) {
+            return same.get();
         }
-        PracticeEntry stamped = stamp(sent, sent.id(), at(sent.at()), Journal.who(), false);
-        return add(
-                practice,
-                stamped.id(),
-                stamped,
-                PracticeRow::new,
-                kept -> stamp(stamped, kept.id(), kept.at(), kept.by(), kept.withdrawn()));
+        TrainingClass trained = open(sent.classId());
+        known.check(Parts.PRACTICE, sent);
+        PracticeEntry stamped = stamp(sent, at(sent.at()), Journal.who(), false);
+        practice.add(List.of(stamped));
+        if (!trained.cancelled()) {
+            Map<String, List<StudentEvent>> events = new HashMap<>();
+            StudentRecord.practised(stamped, trained.date())
+                    .ifPresent(event -> attendance.ofClass(trained.id()).stream()
+                            .map(Attendance::student)
+                            .filter(stamped::countsFor)
+                            .forEach(student -> events.put(student, List.of(event))));
+            states.fold(events);
+        }
+        return stamped;
     }
 
     /** Takes a practice entry back; it stays in history. */
     @Transactional
     public PracticeEntry withdrawPractice(String id) {
-        everyPractice.changed();
-        PracticeRow row = practice.findById(id).orElseThrow(() -> Refusal.missing("practice entry", id));
-        PracticeEntry before = row.toCore();
-        PracticeEntry after = stamp(before, before.id(), before.at(), before.by(), true);
-        row.keep(after);
+        PracticeEntry before = practice.find(id).orElseThrow(() -> Refusal.missing("practice entry", id));
+        if (before.withdrawn()) {
+            return before;
+        }
+        classes.lock(before.classId());
+        PracticeEntry after = stamp(before, before.at(), before.by(), true);
+        practice.change(List.of(after));
         journal.write("withdraw", "practice", id, before, after);
+        List<String> who = attendance.ofClass(before.classId()).stream()
+                .map(Attendance::student)
+                .filter(before::countsFor)
+                .toList();
+        states.again(who, List.of(before.subject()));
         return after;
     }
 
-    private static PracticeEntry stamp(PracticeEntry e, String id, Instant at, String by, boolean withdrawn) {
+    private static PracticeEntry stamp(PracticeEntry e, Instant at, String by, boolean withdrawn) {
         return new PracticeEntry(
-                id,
+                e.id(),
                 e.classId(),
                 e.blockId(),
                 e.student(),
@@ -150,19 +235,25 @@ public class RecordStore {
                 withdrawn);
     }
 
+    /** Keeps a judgement; one that takes another back has that student's subject folded again. */
     @Transactional
     public Mark mark(Mark sent) {
-        everyMark.changed();
-        if (sent.classId() != null) {
-            classExists(sent.classId());
+        Optional<Mark> same = again(Parts.MARKS, marks, sent, kept -> stamp(sent, kept.at(), kept.by()));
+        if (same.isPresent()) {
+            return same.get();
         }
-        if (sent.withdraws() != null && !marks.existsById(sent.withdraws())) {
-            throw Refusal.bad(
-                    "MARK_WITHDRAWS", "/withdraws", "There is no mark " + sent.withdraws() + " to take back.");
-        }
-        subjectExists(sent);
+        TrainingClass trained = sent.classId() == null ? null : open(sent.classId());
+        known.check(Parts.MARKS, sent);
         Mark stamped = stamp(sent, at(sent.at()), Journal.who());
-        return add(marks, stamped.id(), stamped, MarkRow::new, kept -> stamp(stamped, kept.at(), kept.by()));
+        marks.add(List.of(stamped));
+        if (stamped.withdraws() == null) {
+            StudentEvent event = new StudentEvent.Marked(stamped, trained == null ? null : trained.date());
+            states.fold(Map.of(stamped.student(), List.of(event)));
+        } else {
+            String subject = marks.find(stamped.withdraws()).orElseThrow().subject();
+            states.again(List.of(stamped.student()), List.of(subject));
+        }
+        return stamped;
     }
 
     private static Mark stamp(Mark m, Instant at, String by) {
@@ -182,147 +273,64 @@ public class RecordStore {
                 m.withdraws());
     }
 
-    private void subjectExists(Mark mark) {
-        GrapplingMap map = maps.snapshot().map();
-        boolean known = map.technique(mark.subject()).isPresent()
-                || chains.all().stream().anyMatch(chain -> chain.id().equals(mark.subject()))
-                || ladders.all().stream()
-                        .flatMap(ladder -> ladder.ranks().stream())
-                        .flatMap(rank -> rank.items())
-                        .anyMatch(item -> item.subject().equals(mark.subject()));
-        if (!known) {
-            throw Refusal.bad("RECORD_SUBJECT", "/subject", "There is nothing called " + mark.subject() + " to mark.");
-        }
-    }
-
-    private void classExists(String id) {
-        if (!classes.existsById(id)) {
-            throw Refusal.bad("RECORD_CLASS", "/classId", "There is no class " + id + ".");
-        }
-    }
-
     /** Devices may send later what was recorded earlier; the time stamp is theirs if they give one. */
     private Instant at(Instant sent) {
-        return (sent == null ? clock.instant() : sent).truncatedTo(ChronoUnit.MILLIS);
+        Instant now = clock.instant();
+        Instant at = sent == null || sent.isAfter(now) && !sent.isAfter(now.plus(AHEAD)) ? now : sent;
+        if (at.isAfter(now)) {
+            throw Refusal.bad("NOT_YET", "/at", "The time " + sent + " has not come yet.");
+        }
+        return at.truncatedTo(ChronoUnit.MILLIS);
     }
 
     /**
-     * Adds a record once.
+     * What is kept under the id already.
      *
      * @param asKept what was sent with the stamps of what was kept, so that only what the caller said is compared
+     * @throws Refusal 409 if that is something else
      */
-    private <T, R extends KeptAsJson<T>> T add(
-            JpaRepository<R, String> repository, String id, T record, Function<T, R> row, Function<T, T> asKept) {
-        return repository
-                .findById(id)
-                .map(found -> {
-                    T kept = found.toCore();
-                    if (!asKept.apply(kept).equals(kept)) {
-                        throw Refusal.taken(id, "Something else was already recorded as " + id + ".");
-                    }
-                    return kept;
-                })
-                .orElseGet(() -> repository.saveAndFlush(row.apply(record)).toCore());
+    private static <T> Optional<T> again(Part<T> part, PartStore<T, ?> store, T sent, UnaryOperator<T> asKept) {
+        return store.find(part.idOf(sent)).map(kept -> {
+            if (!asKept.apply(kept).equals(kept)) {
+                throw Refusal.taken(part.idOf(sent), "Something else was already recorded as " + part.idOf(sent) + ".");
+            }
+            return kept;
+        });
     }
 
-    @Transactional(readOnly = true)
+    /** Adds attendance that a sheet holds, all of it checked, in the caller's transaction. */
+    @Transactional
+    public void takeAttendance(List<Attendance> added, Progress progress) {
+        take(Parts.ATTENDANCE, attendance, added, Attendance::student, progress);
+    }
+
+    /** Adds marks that a sheet holds, all of them checked, in the caller's transaction. */
+    @Transactional
+    public void takeMarks(List<Mark> added, Progress progress) {
+        take(Parts.MARKS, marks, added, Mark::student, progress);
+    }
+
+    private <T> void take(
+            Part<T> part, PartStore<T, ?> store, List<T> added, Function<T, String> student, Progress progress) {
+        for (int from = 0; from < added.size(); from += PartStore.HANDFUL) {
+            progress.at(part.name(), from, added.size());
+            store.add(added.subList(from, Math.min(added.size(), from + PartStore.HANDFUL)));
+        }
+        states.again(added.stream().map(student).collect(Collectors.toSet()), null);
+    }
+
+    /** Who is in a class, in the order they came. */
     public List<Attendance> attendanceOf(String classId) {
-        return core(attendance.findByClassId(classId));
+        return attendance.ofClass(classId);
     }
 
-    @Transactional(readOnly = true)
-    public List<Attendance> attendanceOfStudent(String student) {
-        return core(attendance.findByStudent(student));
+    /** What was drilled in a class, in the order it was logged. */
+    public List<PracticeEntry> practiceOf(String classId) {
+        return practice.ofClass(classId);
     }
 
-    @Transactional(readOnly = true)
-    public List<PracticeEntry> practiceOf(Collection<String> classIds) {
-        return core(practice.findByClassIdIn(classIds));
-    }
-
-    @Transactional(readOnly = true)
-    public List<Mark> marksOf(String student) {
-        return core(marks.findByStudent(student));
-    }
-
-    @Transactional(readOnly = true)
-    public List<Attendance> allAttendance() {
-        return everyAttendance.get(() -> core(attendance.findAll()));
-    }
-
-    @Transactional(readOnly = true)
-    public List<PracticeEntry> allPractice() {
-        return everyPractice.get(() -> core(practice.findAll()));
-    }
-
-    @Transactional(readOnly = true)
-    public List<Mark> allMarks() {
-        return everyMark.get(() -> core(marks.findAll()));
-    }
-
-    private static <T, R extends KeptAsJson<T>> List<T> core(List<R> rows) {
-        return rows.stream().map(KeptAsJson::toCore).toList();
-    }
-
-    private void changed() {
-        everyAttendance.changed();
-        everyPractice.changed();
-        everyMark.changed();
-    }
-
-    /** Writes what differs between two states in the caller's transaction; somebody has checked the new one. */
-    public void rewrite(
-            List<PracticeEntry> practiceBefore,
-            List<PracticeEntry> practiceAfter,
-            List<Mark> marksBefore,
-            List<Mark> marksAfter) {
-        changed();
-        Changes<PracticeEntry> ofPractice =
-                Changes.between("practice", practiceBefore, practiceAfter, PracticeEntry::id);
-        ofPractice.keep(practice, PracticeRow::new, PracticeRow::keep, journal);
-        ofPractice.remove(practice, journal);
-        Changes<Mark> ofMarks = Changes.between("mark", marksBefore, marksAfter, Mark::id);
-        ofMarks.keep(marks, MarkRow::new, MarkRow::keep, journal);
-        ofMarks.remove(marks, journal);
-    }
-
-    public void clear() {
-        changed();
-        attendance.deleteAllInBatch();
-        practice.deleteAllInBatch();
-        marks.deleteAllInBatch();
-    }
-
-    /** Adds many checked records at once in the caller's transaction. */
-    public void fill(
-            List<Attendance> allAttendance, List<PracticeEntry> allPractice, List<Mark> allMarks, Progress progress) {
-        changed();
-        Batch.each(
-                "attendance",
-                allAttendance,
-                progress,
-                part -> jdbc.batchUpdate(
-                        "insert into attendance (id, student, class_id, version, body) values (?, ?, ?, 0, ?)",
-                        part.stream()
-                                .map(a -> new Object[] {a.id(), a.student(), a.classId(), Json.write(a)})
-                                .toList()));
-        Batch.each(
-                "practice",
-                allPractice,
-                progress,
-                part -> jdbc.batchUpdate(
-                        "insert into practice (id, class_id, version, body) values (?, ?, 0, ?)",
-                        part.stream()
-                                .map(p -> new Object[] {p.id(), p.classId(), Json.write(p)})
-                                .toList()));
-        Batch.each(
-                "marks",
-                allMarks,
-                progress,
-                part -> jdbc.batchUpdate(
-                        "insert into mark (id, student, version, body) values (?, ?, 0, ?)",
-                        part.stream()
-                                .map(m -> new Object[] {m.id(), m.student(), Json.write(m)})
-                                .toList()));
+    /** Ids of the students in a class. */
+    public List<String> presentIn(String classId) {
+        return attendanceOf(classId).stream().map(Attendance::student).toList();
     }
 }

@@ -11,8 +11,8 @@ class TrackRow extends KeptAsJson<Track> {
 
     protected TrackRow() {}
 
-    TrackRow(Track track) {
-        super(track.id(), track);
+    TrackRow(Track value) {
+        super(value.id(), value);
     }
 
     @Override

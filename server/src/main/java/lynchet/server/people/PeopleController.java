@@ -1,33 +1,36 @@
 package lynchet.server.people;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.TreeMap;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Mark;
-import lynchet.core.mat.TrainingClass;
-import lynchet.core.people.ClubPace;
-import lynchet.core.people.Condition;
+import lynchet.core.people.HeldRank;
 import lynchet.core.people.Progress;
 import lynchet.core.people.Readiness;
 import lynchet.core.people.Soil;
 import lynchet.core.people.Student;
-import lynchet.core.people.StudentRecord;
+import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
+import lynchet.server.club.Snapshot;
+import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Refusal;
-import lynchet.server.map.MapStore;
-import lynchet.server.rank.LadderStore;
+import lynchet.server.keep.Sight;
+import lynchet.server.mat.MarkStore;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The roster and each student: progress on the syllabus, readiness with dates. */
@@ -35,24 +38,38 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/people")
 class PeopleController {
 
-    private final PeopleStore people;
-    private final LadderStore ladders;
-    private final MapStore maps;
+    private final People people;
+    private final Roster roster;
+    private final Names names;
+    private final MarkStore marks;
+    private final Taught taught;
     private final Durable durable;
 
-    PeopleController(PeopleStore people, LadderStore ladders, MapStore maps, Durable durable) {
+    PeopleController(People people, Roster roster, Names names, MarkStore marks, Taught taught, Durable durable) {
         this.people = people;
-        this.ladders = ladders;
-        this.maps = maps;
+        this.roster = roster;
+        this.names = names;
+        this.marks = marks;
+        this.taught = taught;
         this.durable = durable;
     }
 
-    /** One line of the roster; {@code rusty} counts passed techniques that have faded. */
-    record RosterRow(Student student, LocalDate lastSeen, int rusty, Readiness readiness) {}
+    /**
+     * One line of the roster.
+     *
+     * @param ranks ranks held, one for each ladder
+     * @param rusty passed techniques that have faded
+     * @param readiness towards the next rank of the first ladder; null when none is held
+     */
+    record RosterRow(Student student, List<HeldRank> ranks, LocalDate lastSeen, int rusty, Readiness readiness) {}
+
+    /** A page of the roster, and how many people there are in all. */
+    record RosterPage(long total, int page, int size, List<RosterRow> rows) {}
 
     /** How a student stands with each item of the present rank, and the colours of their hillside. */
     record ProgressView(
             Student student,
+            List<HeldRank> ranks,
             List<LadderProgress> ladders,
             Map<String, Soil> soil,
             Map<String, Soil> techniques,
@@ -61,30 +78,60 @@ class PeopleController {
 
     record LadderProgress(String ladder, String rank, List<Progress.GroupProgress> groups) {}
 
+    /** A page of people; {@code left}: also those who left. */
     @GetMapping
-    List<RosterRow> roster(Authentication who) {
-        LocalDate today = people.today();
-        GrapplingMap map = maps.snapshot().map();
-        List<Ladder> all = ladders.all();
-        List<StudentRecord> records = people.records();
-        ClubPace pace = people.pace(records);
-        return records.stream()
-                .map(record -> new RosterRow(
-                        seenBy(who, record.student()),
-                        lastSeen(record, today),
-                        rusty(record, map, today),
-                        all.stream()
-                                .flatMap(ladder -> Readiness.of(record, ladder, map, pace, today).stream())
-                                .map(readiness -> seenBy(who, readiness))
-                                .findFirst()
-                                .orElse(null)))
+    RosterPage roster(
+            @RequestParam(required = false) String find,
+            @RequestParam(required = false) String ladder,
+            @RequestParam(required = false) String rank,
+            @RequestParam(required = false) String track,
+            @RequestParam(defaultValue = "false") boolean left,
+            @RequestParam(defaultValue = "name") String sort,
+            @RequestParam(defaultValue = "false") boolean down,
+            @RequestParam(defaultValue = "0") int page,
+            @RequestParam(defaultValue = "50") int size,
+            Authentication who) {
+        Roster.Order order =
+                switch (sort) {
+                    case "name" -> Roster.Order.NAME;
+                    case "seen" -> Roster.Order.SEEN;
+                    case "rank" -> Roster.Order.RANK;
+                    default -> throw Refusal.bad("SORT", "sort", "Sort by name, seen or rank.");
+                };
+        Roster.Found found = roster.find(new Roster.Wanted(find, ladder, rank, track, left, order, down), page, size);
+        List<RosterRow> rows = roster.of(found.ids(), people.today(), eyes(who)).stream()
+                .map(one -> new RosterRow(
+                        one.student(),
+                        one.held(),
+                        one.lastSeen(),
+                        one.rusty(),
+                        one.readiness().stream().findFirst().orElse(null)))
                 .toList();
+        return new RosterPage(found.total(), page, size, rows);
+    }
+
+    /** Everybody who trains here by name, as little of each as finding and checking in need. */
+    @GetMapping("/names")
+    List<Names.Name> names(Authentication who) {
+        return names.all(people.today(), Sight.isOpen(who));
+    }
+
+    /** How many hold each rank and how many of them are ready for the next one, by ladder and rank. */
+    @GetMapping("/ranks")
+    Map<String, Map<String, Roster.Holding>> holding(Authentication who) {
+        return roster.holding(people.today(), eyes(who));
     }
 
     @GetMapping("/{id}")
     ResponseEntity<Student> one(@PathVariable String id, Authentication who) {
-        Student student = people.one(id);
-        return ResponseEntity.ok().eTag(ETags.of(student)).body(seenBy(who, student));
+        return ETags.tagged(seenBy(who, people.one(id)));
+    }
+
+    /** Adds somebody; an id that is sent is not looked at, they get one that says nothing about them. */
+    @PostMapping
+    ResponseEntity<Student> add(@RequestBody Student student) {
+        Student fresh = student.as(people.newId());
+        return ETags.tagged(durable.write(() -> people.inTurn(() -> people.put(fresh, null))));
     }
 
     @PutMapping("/{id}")
@@ -95,91 +142,63 @@ class PeopleController {
         if (!id.equals(student.id())) {
             throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + student.id() + ".");
         }
-        return ETags.tagged(durable.write(() -> people.put(student, tag)));
+        people.one(id);
+        return ETags.tagged(durable.write(() -> people.inTurn(() -> people.put(student, tag))));
     }
 
     @GetMapping("/{id}/readiness")
     List<Readiness> readiness(@PathVariable String id, Authentication who) {
-        StudentRecord record = people.record(id);
-        ClubPace pace = people.pace();
-        return ladders.all().stream()
-                .flatMap(ladder -> Readiness.of(record, ladder, maps.snapshot().map(), pace, people.today()).stream())
-                .map(readiness -> seenBy(who, readiness))
-                .toList();
+        people.one(id);
+        return roster.of(List.of(id), people.today(), eyes(who)).get(0).readiness();
     }
 
     @GetMapping("/{id}/progress")
     ProgressView progress(@PathVariable String id, Authentication who) {
-        StudentRecord record = people.record(id);
-        GrapplingMap map = maps.snapshot().map();
+        Student student = people.one(id);
+        StudentState state = people.state(id);
+        Snapshot now = taught.now();
+        GrapplingMap map = now.map();
         LocalDate today = people.today();
-        Progress progress = new Progress(record, map);
-        List<LadderProgress> standing = ladders.all().stream()
-                .flatMap(ladder -> record.student().heldOn(ladder.id()).stream()
-                        .flatMap(held -> ladder.rank(held.rank()).stream())
-                        .map(rank -> new LadderProgress(ladder.id(), rank.id(), progress.of(rank, today))))
-                .toList();
-        Map<String, Soil> techniques = new java.util.TreeMap<>();
-        map.techniques().forEach(t -> techniques.put(t.id(), Soil.of(t.id(), progress.marks(), progress.log(), today)));
+        Progress progress = new Progress(state, map);
+        List<LadderProgress> standing = new ArrayList<>();
+        for (Ladder ladder : now.ladders()) {
+            state.heldOn(ladder.id())
+                    .flatMap(held -> ladder.rank(held.rank()))
+                    .ifPresent(
+                            rank -> standing.add(new LadderProgress(ladder.id(), rank.id(), progress.of(rank, today))));
+        }
+        Map<String, Soil> techniques = new TreeMap<>();
+        map.techniques().forEach(t -> techniques.put(t.id(), Soil.of(t.id(), state, today)));
         return new ProgressView(
-                seenBy(who, record.student()),
+                seenBy(who, student),
+                state.ladders().values().stream().map(count -> count.held()).toList(),
                 standing,
-                Soil.of(map, progress.marks(), progress.log(), today),
+                Soil.of(map, state, today),
                 techniques,
-                lastSeen(record, today),
-                progress.marks().standing());
+                state.lastSeen(),
+                standing(id, state));
     }
 
-    private static LocalDate lastSeen(StudentRecord record, LocalDate today) {
-        return record.attended().stream()
-                .map(TrainingClass::date)
-                .filter(day -> !day.isAfter(today))
-                .reduce((first, second) -> second)
-                .orElse(null);
+    /** The marks that stand, the oldest first. */
+    private List<Mark> standing(String id, StudentState state) {
+        List<String> ids = state.marks().standing().values().stream()
+                .map(mark -> mark.mark())
+                .distinct()
+                .toList();
+        return marks.of(id).stream().filter(mark -> ids.contains(mark.id())).toList();
     }
 
-    private static int rusty(StudentRecord record, GrapplingMap map, LocalDate today) {
-        Progress progress = new Progress(record, map);
-        return (int) map.techniques().stream()
-                .filter(t -> Soil.of(t.id(), progress.marks(), progress.log(), today) == Soil.WEED)
-                .count();
-    }
-
-    private static boolean isViewer(Authentication who) {
-        return who.getAuthorities().stream().anyMatch(a -> "ROLE_VIEWER".equals(a.getAuthority()));
+    private static Readiness.Eyes eyes(Authentication who) {
+        return Sight.isOpen(who) ? Readiness.Eyes.VIEWER : Readiness.Eyes.COACH;
     }
 
     private static Student seenBy(Authentication who, Student student) {
-        return isViewer(who) ? student.withoutPrivate() : student;
-    }
-
-    /** A viewer sees that something stands in the way, not what. */
-    private static Readiness seenBy(Authentication who, Readiness r) {
-        if (!isViewer(who)) {
-            return r;
-        }
-        List<Condition> open = r.conditions().stream()
-                .map(c -> c.code() == Condition.Code.NO_RESTRICTION || c.code() == Condition.Code.NO_HOLD
-                        ? new Condition(c.code(), "Coach's word", false, "", "", "ask a coach", null)
-                        : c)
-                .toList();
-        return new Readiness(
-                r.student(),
-                r.ladder(),
-                r.rank(),
-                r.nextRank(),
-                r.verdict(),
-                open,
-                r.projection(),
-                r.window(),
-                r.stripe());
+        return Sight.isOpen(who) ? student.withoutPrivate() : student;
     }
 
     /** The student who carries a card; for check-in. */
     @GetMapping("/card/{card}")
     Student byCard(@PathVariable String card, Authentication who) {
-        return Optional.of(people.byCard(card))
-                .map(student -> seenBy(who, student))
-                .orElseThrow();
+        return seenBy(who, people.byCard(card));
     }
 }

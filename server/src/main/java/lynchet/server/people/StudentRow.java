@@ -2,7 +2,9 @@ package lynchet.server.people;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
+import java.time.LocalDate;
 import lynchet.core.people.Student;
+import lynchet.format.csv.Roll;
 import lynchet.server.keep.KeptAsJson;
 
 @Entity
@@ -11,16 +13,28 @@ class StudentRow extends KeptAsJson<Student> {
 
     private String card;
 
+    /** The name as it is compared and sorted. */
+    private String foldedName;
+
+    private LocalDate leftOn;
+
     protected StudentRow() {}
 
-    StudentRow(Student student) {
-        super(student.id(), student);
-        keepStudent(student);
+    StudentRow(Student value) {
+        super(value.id(), value);
+        point(value);
     }
 
-    void keepStudent(Student student) {
-        keep(student);
-        card = student.card();
+    @Override
+    public void keep(Student value) {
+        super.keep(value);
+        point(value);
+    }
+
+    private void point(Student value) {
+        card = value.card();
+        foldedName = Roll.fold(value.name());
+        leftOn = value.left();
     }
 
     @Override

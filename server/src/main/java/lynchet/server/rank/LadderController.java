@@ -2,17 +2,19 @@ package lynchet.server.rank;
 
 import java.util.List;
 import java.util.Map;
+import lynchet.core.club.Parts;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusCheck;
 import lynchet.core.rank.SyllabusGroup;
 import lynchet.core.rank.TeachingLoad;
 import lynchet.core.walk.Finding;
-import lynchet.server.keep.Durable;
+import lynchet.server.club.Edits;
+import lynchet.server.club.Snapshot;
+import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.Refusal;
 import lynchet.server.map.IgnoredGapStore;
-import lynchet.server.map.MapSnapshot;
-import lynchet.server.map.MapStore;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -27,16 +29,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/ladders")
 class LadderController {
 
-    private final LadderStore ladders;
-    private final MapStore maps;
+    private final Taught taught;
+    private final Edits edits;
     private final IgnoredGapStore ignored;
-    private final Durable durable;
 
-    LadderController(LadderStore ladders, MapStore maps, IgnoredGapStore ignored, Durable durable) {
-        this.ladders = ladders;
-        this.maps = maps;
+    LadderController(Taught taught, Edits edits, IgnoredGapStore ignored) {
+        this.taught = taught;
+        this.edits = edits;
         this.ignored = ignored;
-        this.durable = durable;
     }
 
     /** A ladder with the first rank that teaches each technique and the tag of each rank, for saving it. */
@@ -49,24 +49,24 @@ class LadderController {
 
     @GetMapping
     List<LadderView> all() {
-        return ladders.all().stream().map(this::view).toList();
+        return taught.now().ladders().stream().map(this::view).toList();
     }
 
     @GetMapping("/{id}")
     LadderView one(@PathVariable String id) {
-        return view(ladders.one(id));
+        return view(taught.now().ladder(id));
     }
 
     private LadderView view(Ladder ladder) {
         Map<String, String> tags = new java.util.TreeMap<>();
         ladder.ranks().forEach(rank -> tags.put(rank.id(), ETags.of(rank)));
-        return new LadderView(ladder, ladder.taughtAt(maps.snapshot().map()), tags);
+        return new LadderView(ladder, ladder.taughtAt(taught.now().map()), tags);
     }
 
     @GetMapping("/{id}/check")
     List<RankCheck> check(@PathVariable String id) {
-        Ladder ladder = ladders.one(id);
-        MapSnapshot snapshot = maps.snapshot();
+        Ladder ladder = taught.now().ladder(id);
+        Snapshot snapshot = taught.now();
         SyllabusCheck check = new SyllabusCheck(snapshot.graph(ladder.ruleset()), snapshot.centrality());
         return ladder.ranks().stream()
                 .map(rank -> {
@@ -86,6 +86,15 @@ class LadderController {
             @PathVariable String rank,
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Syllabus syllabus) {
-        return ETags.tagged(durable.write(() -> ladders.changeSyllabus(id, rank, syllabus.groups(), tag)));
+        Edits.Changed changed = edits.taught(club -> {
+            Ladder ladder = Snapshot.ladder(club, id);
+            Rank present = ladder.rank(rank).orElseThrow(() -> Refusal.missing("rank", rank));
+            ETags.match(tag, present, rank);
+            Ladder after = ladder.withRank(present.withSyllabus(syllabus.groups()));
+            return club.changing(Parts.LADDERS, all -> all.stream()
+                    .map(one -> one.id().equals(id) ? after : one)
+                    .toList());
+        });
+        return ETags.tagged(Snapshot.ladder(changed.after(), id).rank(rank).orElseThrow());
     }
 }

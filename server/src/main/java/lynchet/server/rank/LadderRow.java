@@ -11,8 +11,8 @@ class LadderRow extends KeptAsJson<Ladder> {
 
     protected LadderRow() {}
 
-    LadderRow(Ladder ladder) {
-        super(ladder.id(), ladder);
+    LadderRow(Ladder value) {
+        super(value.id(), value);
     }
 
     @Override

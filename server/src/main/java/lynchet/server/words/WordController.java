@@ -2,6 +2,7 @@ package lynchet.server.words;
 
 import java.util.List;
 import lynchet.core.words.Word;
+import lynchet.server.club.Taught;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -11,14 +12,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/words")
 class WordController {
 
-    private final WordStore words;
+    private final Taught taught;
 
-    WordController(WordStore words) {
-        this.words = words;
+    WordController(Taught taught) {
+        this.taught = taught;
     }
 
     @GetMapping
     List<Word> words() {
-        return words.all();
+        return taught.now().taught().words();
     }
 }

@@ -1,0 +1,54 @@
+package lynchet.server.club;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+
+/** The club's own settings: one row. */
+@Entity
+@Table(name = "club")
+class ClubRow {
+
+    static final String ID = "club";
+
+    @Id
+    private String id = ID;
+
+    private String name;
+
+    private String library;
+
+    private boolean statesBuilt;
+
+    protected ClubRow() {}
+
+    ClubRow(String name) {
+        this.name = name;
+    }
+
+    String name() {
+        return name;
+    }
+
+    /** The name of the starter choice it began with; null when it was never asked. */
+    String library() {
+        return library;
+    }
+
+    void beganWith(String choice) {
+        library = choice;
+    }
+
+    void rename(String newName) {
+        name = newName;
+    }
+
+    /** Whether the state of every student has been folded since the records came in. */
+    boolean statesBuilt() {
+        return statesBuilt;
+    }
+
+    void statesBuilt(boolean are) {
+        statesBuilt = are;
+    }
+}

@@ -1,0 +1,154 @@
+package lynchet.server.club;
+
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+import lynchet.core.chain.Chain;
+import lynchet.core.club.Club;
+import lynchet.core.club.ClubCheck;
+import lynchet.core.club.Part;
+import lynchet.core.club.Parts;
+import lynchet.core.club.Target;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Position;
+import lynchet.core.map.Ruleset;
+import lynchet.core.map.Stage;
+import lynchet.core.rank.Ladder;
+import lynchet.core.rule.Breach;
+import lynchet.core.term.Calendar;
+import lynchet.core.walk.Centrality;
+import lynchet.core.walk.MoveGraph;
+import lynchet.server.keep.Refusal;
+
+/** One revision of what the club teaches, with what is computed once from it. No records are in it. */
+public final class Snapshot {
+
+    private final Club taught;
+    private final GrapplingMap map;
+    private final long revision;
+    private final Map<Target, Set<String>> offered = new EnumMap<>(Target.class);
+    private final Map<String, MoveGraph> graphs = new ConcurrentHashMap<>();
+    private volatile Map<String, Double> centrality;
+    private volatile Set<String> broken;
+
+    Snapshot(Club taught, long revision) {
+        this.taught = taught;
+        this.map = GrapplingMap.of(taught.map());
+        this.revision = revision;
+        Parts.taught().forEach(part -> offers(part, taught));
+    }
+
+    private <T> void offers(Part<T> part, Club club) {
+        club.all(part).forEach(thing -> part.offers()
+                .accept(thing, (target, id) -> offered.computeIfAbsent(target, t -> new HashSet<>())
+                        .add(id)));
+    }
+
+    /** Everything that is taught, and the calendar. */
+    public Club taught() {
+        return taught;
+    }
+
+    public GrapplingMap map() {
+        return map;
+    }
+
+    public long revision() {
+        return revision;
+    }
+
+    /** Whether what is taught offers such a thing. */
+    public boolean offers(Target target, String id) {
+        return offered.getOrDefault(target, Set.of()).contains(id);
+    }
+
+    public List<Ladder> ladders() {
+        return taught.ladders();
+    }
+
+    /** @throws Refusal 404 if there is no such ladder */
+    public Ladder ladder(String id) {
+        return ladder(taught, id);
+    }
+
+    /** @throws Refusal 404 if there is no such ladder */
+    public static Ladder ladder(Club club, String id) {
+        return find(club.ladders(), "ladder", id, Ladder::id);
+    }
+
+    /**
+     * The ladder on which a rank stands.
+     *
+     * @throws Refusal 404 if there is no such rank
+     */
+    public Ladder ladderWith(String rank) {
+        return ladders().stream()
+                .filter(ladder -> ladder.indexOf(rank) >= 0)
+                .findFirst()
+                .orElseThrow(() -> Refusal.missing("rank", rank));
+    }
+
+    /** @throws Refusal 404 if there is no such chain */
+    public Chain chain(String id) {
+        return find(taught.chains(), "chain", id, Chain::id);
+    }
+
+    private static <T> T find(List<T> all, String kind, String id, java.util.function.Function<T, String> idOf) {
+        return all.stream()
+                .filter(one -> idOf.apply(one).equals(id))
+                .findFirst()
+                .orElseThrow(() -> Refusal.missing(kind, id));
+    }
+
+    /** Whether this stood before: what an older program let in does not keep anybody from changing something else. */
+    boolean isAlreadyBroken(Breach breach) {
+        Set<String> known = broken;
+        if (known == null) {
+            known = ClubCheck.check(taught).stream().map(Snapshot::told).collect(Collectors.toSet());
+            broken = known;
+        }
+        return known.contains(told(breach));
+    }
+
+    private static String told(Breach breach) {
+        return breach.rule() + " " + breach.id() + " " + breach.sentence();
+    }
+
+    /** The classes that the weekly slots give. */
+    public Calendar calendar() {
+        return Calendar.of(taught.tracks(), taught.terms());
+    }
+
+    public Map<String, Double> centrality() {
+        Map<String, Double> known = centrality;
+        if (known == null) {
+            known = Centrality.of(map);
+            centrality = known;
+        }
+        return known;
+    }
+
+    /** The moves under a ruleset; null: the whole map, from where the two stand apart. */
+    public MoveGraph graph(String ruleset) {
+        return graphs.computeIfAbsent(ruleset == null ? "" : ruleset, key -> {
+            if (!key.isEmpty()) {
+                return MoveGraph.under(map, ruleset(key));
+            }
+            return MoveGraph.from(
+                    map,
+                    map.positions().stream()
+                            .map(Position::id)
+                            .filter(id -> map.stageOf(id) == Stage.APART)
+                            .collect(Collectors.toList()));
+        });
+    }
+
+    /** @throws Refusal 404 if there is no such ruleset */
+    public Ruleset ruleset(String id) {
+        return id == null ? null : map.ruleset(id).orElseThrow(() -> Refusal.missing("ruleset", id));
+    }
+}

@@ -1,5 +1,0 @@
-package lynchet.server.grading;
-
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface GradingRepository extends JpaRepository<GradingRow, String> {}

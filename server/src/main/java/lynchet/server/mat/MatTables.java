@@ -1,0 +1,24 @@
+package lynchet.server.mat;
+
+import jakarta.persistence.EntityManager;
+import lynchet.core.club.Parts;
+import lynchet.core.mat.DrillShape;
+import lynchet.core.mat.Track;
+import lynchet.server.keep.PartStore;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** Where tracks and drill shapes are kept. */
+@Configuration
+class MatTables {
+
+    @Bean
+    PartStore<Track, TrackRow> tracks(EntityManager entities) {
+        return new PartStore<>(entities, Parts.TRACKS, TrackRow.class, TrackRow::new);
+    }
+
+    @Bean
+    PartStore<DrillShape, DrillRow> drills(EntityManager entities) {
+        return new PartStore<>(entities, Parts.DRILLS, DrillRow.class, DrillRow::new);
+    }
+}

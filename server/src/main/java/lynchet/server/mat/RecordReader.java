@@ -1,0 +1,247 @@
+package lynchet.server.mat;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Role;
+import lynchet.core.mat.Side;
+import lynchet.core.mat.Standard;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Promotion;
+import lynchet.core.people.StudentRecord;
+import lynchet.core.round.Round;
+import lynchet.server.keep.Sql;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.RowCallbackHandler;
+import org.springframework.stereotype.Component;
+
+/** Reads again what was recorded of some students, as far as their states are folded from it. */
+@Component
+class RecordReader {
+
+    private final JdbcTemplate jdbc;
+
+    RecordReader(JdbcTemplate jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    private static final class Parts {
+        private final List<Promotion> promotions = new ArrayList<>();
+        private final List<TrainingClass> attended = new ArrayList<>();
+        private final List<PracticeEntry> practice = new ArrayList<>();
+        private final List<Mark> marks = new ArrayList<>();
+        private final Map<String, LocalDate> markedIn = new HashMap<>();
+        private final List<Round> rounds = new ArrayList<>();
+        private final Map<String, LocalDate> roundDays = new HashMap<>();
+
+        private StudentRecord record(String student) {
+            return new StudentRecord(student, promotions, attended, practice, marks, markedIn, rounds, roundDays);
+        }
+    }
+
+    /** Which records of a student to read; what is not read is as if it were not there. */
+    enum What {
+        /** Belts and classes, for last seen and counts. */
+        CLASSES,
+        /** Practice, marks and rounds as well. */
+        ALL
+    }
+
+    /** @param subjects only practice and marks about these; null: about everything */
+    Map<String, StudentRecord> read(Collection<String> students, What what, Collection<String> subjects) {
+        Map<String, Parts> parts = new LinkedHashMap<>();
+        students.forEach(student -> parts.put(student, new Parts()));
+        if (students.isEmpty()) {
+            return Map.of();
+        }
+        promotions(students, parts);
+        attended(students, parts);
+        if (what == What.ALL && (subjects == null || !subjects.isEmpty())) {
+            practice(students, subjects, parts);
+            marks(students, subjects, parts);
+            rounds(students, parts);
+        }
+        Map<String, StudentRecord> records = new LinkedHashMap<>();
+        parts.forEach((student, its) -> records.put(student, its.record(student)));
+        return records;
+    }
+
+    private void query(String sql, Collection<String> students, Collection<String> subjects, RowCallbackHandler each) {
+        List<Object> values = new ArrayList<>(students);
+        String full = sql.replace(":students", "(" + Sql.marks(students.size()) + ")");
+        if (subjects != null) {
+            values.addAll(subjects);
+            full = full.replace(":subjects", "(" + Sql.marks(subjects.size()) + ")");
+        }
+        jdbc.query(full, each, values.toArray());
+    }
+
+    private void promotions(Collection<String> students, Map<String, Parts> parts) {
+        query(
+                "select student, id, ladder, from_rank, to_rank, stripes, given_on, from_before, at from promotion"
+                        + " where student in :students",
+                students,
+                null,
+                row -> parts.get(row.getString(1))
+                        .promotions
+                        .add(new Promotion(
+                                row.getString(2),
+                                row.getString(1),
+                                row.getString(3),
+                                row.getString(4),
+                                row.getString(5),
+                                row.getInt(6),
+                                row.getObject(7, LocalDate.class),
+                                row.getBoolean(8),
+                                null,
+                                null,
+                                null,
+                                null,
+                                instant(row, 9),
+                                null)));
+    }
+
+    private static Instant instant(ResultSet row, int column) throws SQLException {
+        return row.getObject(column, OffsetDateTime.class).toInstant();
+    }
+
+    private void attended(Collection<String> students, Map<String, Parts> parts) {
+        query(
+                "select a.student, c.id, c.class_date, c.track, c.cancelled from attendance a"
+                        + " join training_class c on c.id = a.class_id where a.student in :students",
+                students,
+                null,
+                row -> parts.get(row.getString(1))
+                        .attended
+                        .add(new TrainingClass(
+                                row.getString(2),
+                                row.getObject(3, LocalDate.class),
+                                LocalTime.MIN,
+                                60,
+                                row.getString(4),
+                                null,
+                                null,
+                                null,
+                                null,
+                                null,
+                                null,
+                                null,
+                                row.getBoolean(5),
+                                false)));
+    }
+
+    private void practice(Collection<String> students, Collection<String> subjects, Map<String, Parts> parts) {
+        query(
+                "select a.student, p.id, p.class_id, p.technique, p.chain, p.side, p.reps, p.is_part, p.played"
+                        + " from attendance a join practice p on p.class_id = a.class_id"
+                        + " where a.student in :students and p.withdrawn = false"
+                        + " and (p.student is null or p.student = a.student)"
+                        + " and not exists (select 1 from practice_except x where x.practice = p.id and x.student = a.student)"
+                        + (subjects == null ? "" : " and coalesce(p.technique, p.chain) in :subjects"),
+                students,
+                subjects,
+                row -> parts.get(row.getString(1))
+                        .practice
+                        .add(new PracticeEntry(
+                                row.getString(2),
+                                row.getString(3),
+                                null,
+                                row.getString(1),
+                                row.getString(4),
+                                row.getString(5),
+                                Side.valueOf(row.getString(6)),
+                                row.getInt(7),
+                                row.getBoolean(8),
+                                Role.valueOf(row.getString(9)),
+                                null,
+                                null,
+                                null,
+                                false)));
+    }
+
+    /** A fault is only told from none here; which one it was does not matter to the state. */
+    private void marks(Collection<String> students, Collection<String> subjects, Map<String, Parts> parts) {
+        query(
+                "select m.student, m.id, m.subject, m.played, m.side, m.version, m.standard, m.passed, m.class_id, m.at,"
+                        + " m.withdraws, c.class_date, exists (select 1 from mark_fault f where f.mark = m.id)"
+                        + " from mark m left join training_class c on c.id = m.class_id where m.student in :students"
+                        + (subjects == null ? "" : " and m.subject in :subjects"),
+                students,
+                subjects,
+                row -> {
+                    Parts its = parts.get(row.getString(1));
+                    its.marks.add(new Mark(
+                            row.getString(2),
+                            row.getString(1),
+                            row.getString(3),
+                            Role.valueOf(row.getString(4)),
+                            Side.valueOf(row.getString(5)),
+                            row.getString(6),
+                            Standard.valueOf(row.getString(7)),
+                            row.getBoolean(8),
+                            row.getBoolean(13) ? List.of("fault") : null,
+                            row.getString(9),
+                            instant(row, 10),
+                            null,
+                            row.getString(11)));
+                    if (row.getString(9) != null) {
+                        its.markedIn.put(row.getString(9), row.getObject(12, LocalDate.class));
+                    }
+                });
+    }
+
+    private void rounds(Collection<String> students, Map<String, Parts> parts) {
+        for (Round.Who who : Round.Who.values()) {
+            String whose = who == Round.Who.FIRST ? "first_student" : "second_student";
+            String other = who == Round.Who.FIRST ? "second_student" : "first_student";
+            query(
+                    "select r." + whose + ", r." + other + ", r.id, r.at, c.class_date, e.link, e.side from round r"
+                            + " join round_event e on e.round = r.id left join training_class c on c.id = r.class_id"
+                            + " where r." + whose + " in :students and e.who = '" + who
+                            + "' and e.link is not null and e.intent = 'TRY' and e.outcome = 'WORKED'",
+                    students,
+                    null,
+                    row -> {
+                        Parts its = parts.get(row.getString(1));
+                        Instant at = instant(row, 4);
+                        LocalDate day = row.getObject(5, LocalDate.class);
+                        Round.Event event = new Round.Event(
+                                0,
+                                Round.Who.FIRST,
+                                row.getString(6),
+                                null,
+                                null,
+                                null,
+                                null,
+                                Side.valueOf(row.getString(7)),
+                                null);
+                        its.rounds.add(new Round(
+                                row.getString(3),
+                                at,
+                                null,
+                                row.getString(1),
+                                row.getString(2),
+                                null,
+                                null,
+                                new Round.Ended(Round.How.TIME, null, null, null),
+                                List.of(event),
+                                null));
+                        its.roundDays.put(
+                                row.getString(3),
+                                day == null ? at.atZone(ZoneOffset.UTC).toLocalDate() : day);
+                    });
+        }
+    }
+}

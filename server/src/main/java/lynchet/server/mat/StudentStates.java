@@ -1,0 +1,302 @@
+package lynchet.server.mat;
+
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.Consumer;
+import lynchet.core.club.Club;
+import lynchet.core.club.Part;
+import lynchet.core.club.Parts;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Link;
+import lynchet.core.map.MapData;
+import lynchet.core.people.Skill;
+import lynchet.core.people.StudentEvent;
+import lynchet.core.people.StudentState;
+import lynchet.core.rank.Ladder;
+import lynchet.server.club.AfterRecords;
+import lynchet.server.club.Stores;
+import lynchet.server.club.Taught;
+import lynchet.server.keep.Change;
+import lynchet.server.keep.Progress;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/**
+ * Keeps the state of every student in step with the records, in the transaction that writes them. What happens on the
+ * latest day or after it is folded on; what is late, withdrawn or corrected has the student's technique folded again.
+ */
+@Service
+public class StudentStates implements AfterRecords {
+
+    private static final int PAGE = 50;
+
+    private final StateTables tables;
+    private final RecordReader reader;
+    private final Taught taught;
+    private final Stores stores;
+    private final JdbcTemplate jdbc;
+    private final List<Consumer<Set<String>>> listeners = new CopyOnWriteArrayList<>();
+
+    StudentStates(StateTables tables, RecordReader reader, Taught taught, Stores stores, JdbcTemplate jdbc) {
+        this.tables = tables;
+        this.reader = reader;
+        this.taught = taught;
+        this.stores = stores;
+        this.jdbc = jdbc;
+    }
+
+    /** The states of these students, by id; a student of whom nothing is recorded has an empty one. */
+    @Transactional(readOnly = true)
+    public Map<String, StudentState> of(Collection<String> students) {
+        return of(students, null);
+    }
+
+    /** The same, but of skills and marks only those about some subjects; null: about all. */
+    @Transactional(readOnly = true)
+    public Map<String, StudentState> of(Collection<String> students, Collection<String> subjects) {
+        return tables.load(students, subjects);
+    }
+
+    /** Folds what has just been recorded, in the caller's transaction. */
+    public void fold(Map<String, List<StudentEvent>> events) {
+        if (events.isEmpty()) {
+            return;
+        }
+        changed(events.keySet());
+        tables.lock(events.keySet());
+        Set<String> subjects = new HashSet<>();
+        events.values().forEach(all -> all.forEach(event -> subject(event, subjects)));
+        Map<String, StudentState> was = tables.load(events.keySet(), subjects);
+        Map<String, StudentState> is = new HashMap<>();
+        Set<String> late = new HashSet<>();
+        events.forEach((student, all) -> {
+            StudentState state = was.get(student);
+            for (StudentEvent event : all) {
+                if (state != null && state.takes(event)) {
+                    state = state.after(event);
+                } else {
+                    state = null;
+                }
+            }
+            if (state == null) {
+                late.add(student);
+            } else {
+                is.put(student, state);
+            }
+        });
+        tables.save(was, is);
+        again(late, subjects);
+    }
+
+    private static void subject(StudentEvent event, Set<String> subjects) {
+        if (event instanceof StudentEvent.Practised did) {
+            subjects.add(did.subject());
+        } else if (event instanceof StudentEvent.Marked judged) {
+            subjects.add(judged.mark().subject());
+        }
+    }
+
+    /**
+     * Folds everything about some subjects again, and the classes, in the caller's transaction.
+     *
+     * @param subjects null: every subject
+     */
+    public void again(Collection<String> students, Collection<String> subjects) {
+        if (students.isEmpty()) {
+            return;
+        }
+        changed(Set.copyOf(students));
+        List<Ladder> ladders = taught.now().ladders();
+        again(students, subjects, ladders, taught.now().map());
+    }
+
+    private void again(
+            Collection<String> students, Collection<String> subjects, List<Ladder> ladders, GrapplingMap map) {
+        tables.lock(students);
+        List<String> all = List.copyOf(students);
+        for (int from = 0; from < all.size(); from += PAGE) {
+            List<String> some = all.subList(from, Math.min(all.size(), from + PAGE));
+            Map<String, StudentState> was = tables.load(some, subjects);
+            tables.save(was, folded(some, subjects, ladders, map));
+        }
+    }
+
+    private Map<String, StudentState> folded(
+            List<String> students, Collection<String> subjects, List<Ladder> ladders, GrapplingMap map) {
+        Map<String, StudentState> is = new HashMap<>();
+        reader.read(students, RecordReader.What.ALL, subjects).forEach((student, record) -> {
+            StudentState state = record.state(ladders, map);
+            is.put(student, subjects == null ? state : only(state, subjects));
+        });
+        return is;
+    }
+
+    /** Rounds are read whole, so what they say of other subjects is left out again. */
+    private static StudentState only(StudentState state, Collection<String> subjects) {
+        Map<StudentState.SkillKey, Skill> skills = new HashMap<>(state.skills());
+        skills.keySet().removeIf(key -> !subjects.contains(key.subject()));
+        return new StudentState(state.lastSeen(), state.ladders(), skills, state.marks());
+    }
+
+    /** Counts classes again after a belt was given or taken, in the caller's transaction. */
+    public void recount(Collection<String> students) {
+        again(students, List.of());
+    }
+
+    @Override
+    public void allNew(Progress progress) {
+        changed(Set.of());
+        tables.clear();
+        List<String> students = jdbc.queryForList("select id from student order by id", String.class);
+        List<Ladder> ladders = all(Parts.LADDERS);
+        GrapplingMap map = GrapplingMap.of(new MapData(
+                all(Parts.PAIRS), all(Parts.TECHNIQUES), all(Parts.LINKS), all(Parts.REACTIONS), all(Parts.RULESETS)));
+        for (int from = 0; from < students.size(); from += PAGE) {
+            progress.at("students", from, students.size());
+            List<String> some = students.subList(from, Math.min(students.size(), from + PAGE));
+            tables.save(Map.of(), folded(some, null, ladders, map));
+        }
+    }
+
+    /** Folds everything of everybody, for a club that was kept before there were states. */
+    @Transactional
+    public void buildOnce() {
+        allNew(Progress.UNWATCHED);
+    }
+
+    private <T> List<T> all(Part<T> part) {
+        return stores.of(part).all();
+    }
+
+    @Override
+    public void changed(Club before, Club after) {
+        Affected affected = new Affected(before, after);
+        if (affected.everybody) {
+            List<String> students = jdbc.queryForList("select id from student order by id", String.class);
+            changed(Set.of());
+            again(students, affected.nothing() ? List.of() : affected.subjects(), after.ladders(), affected.map());
+        } else if (!affected.students.isEmpty()) {
+            changed(affected.students);
+            again(affected.students, affected.subjects(), after.ladders(), affected.map());
+        }
+    }
+
+    /** Whom an edit of records touches, and in which subjects. */
+    private final class Affected {
+
+        private final Club before;
+        private final Club after;
+        private final Set<String> students = new HashSet<>();
+        private final Set<String> subjects = new HashSet<>();
+        private boolean everySubject;
+        private boolean everybody;
+
+        private Affected(Club before, Club after) {
+            this.before = before;
+            this.after = after;
+            each(Parts.ATTENDANCE, there -> {
+                students.add(there.student());
+                everySubject = true;
+            });
+            each(Parts.CLASSES, trained -> {
+                students.addAll(inClass(trained.id()));
+                everySubject = true;
+            });
+            each(Parts.PRACTICE, entry -> {
+                students.addAll(inClass(entry.classId()));
+                subjects.add(entry.subject());
+            });
+            each(Parts.MARKS, mark -> {
+                students.add(mark.student());
+                subjects.add(mark.subject());
+            });
+            each(Parts.ROUNDS, round -> {
+                students.addAll(List.of(round.first(), round.second()));
+                everySubject = true;
+            });
+            each(Parts.LINKS, this::link);
+            everybody = !counting(before).equals(counting(after));
+        }
+
+        private boolean nothing() {
+            return students.isEmpty();
+        }
+
+        private List<String> subjects() {
+            return everySubject ? null : List.copyOf(subjects);
+        }
+
+        private GrapplingMap map() {
+            return GrapplingMap.of(after.map());
+        }
+
+        private <T> void each(Part<T> part, Consumer<T> touched) {
+            for (Change<T> change : Change.between(part, before.all(part), after.all(part))) {
+                if (change.before() != null) {
+                    touched.accept(change.before());
+                }
+                if (change.after() != null) {
+                    touched.accept(change.after());
+                }
+            }
+        }
+
+        /** What worked in a round counts for the technique that the link is done with. */
+        private void link(Link link) {
+            subjects.add(link.technique());
+            students.addAll(jdbc.queryForList(
+                    "select distinct case e.who when 'FIRST' then r.first_student else r.second_student end"
+                            + " from round_event e join round r on r.id = e.round where e.link = ?",
+                    String.class,
+                    link.id()));
+        }
+    }
+
+    /** How classes are counted on each ladder. */
+    private static Map<String, List<Object>> counting(Club club) {
+        Map<String, List<Object>> counting = new HashMap<>();
+        for (Ladder ladder : club.ladders()) {
+            counting.put(ladder.id(), List.of(ladder.tracks(), ladder.policy().oneClassADay()));
+        }
+        return counting;
+    }
+
+    /** Those who were in a class, and those who were marked or had a round in it. */
+    List<String> inClass(String classId) {
+        return jdbc.queryForList(
+                "select student from attendance where class_id = ? union select student from mark where class_id = ?"
+                        + " union select first_student from round where class_id = ?"
+                        + " union select second_student from round where class_id = ?",
+                String.class,
+                classId,
+                classId,
+                classId,
+                classId);
+    }
+
+    /** Tells whoever remembers something of these students to forget it; nobody in particular: of all. */
+    public void onChange(Consumer<Set<String>> listener) {
+        listeners.add(listener);
+    }
+
+    /** Says it at once and again after the transaction, so that what others read meanwhile is not kept. */
+    public void changed(Set<String> students) {
+        listeners.forEach(listener -> listener.accept(students));
+        if (TransactionSynchronizationManager.isSynchronizationActive()) {
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCompletion(int status) {
+                    listeners.forEach(listener -> listener.accept(students));
+                }
+            });
+        }
+    }
+}

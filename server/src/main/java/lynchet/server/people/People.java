@@ -1,0 +1,254 @@
+package lynchet.server.people;
+
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Consumer;
+import lynchet.core.club.Parts;
+import lynchet.core.people.HeldRank;
+import lynchet.core.people.Promotion;
+import lynchet.core.people.Student;
+import lynchet.core.people.StudentState;
+import lynchet.format.csv.Member;
+import lynchet.format.csv.Roll;
+import lynchet.server.club.Known;
+import lynchet.server.club.Taught;
+import lynchet.server.keep.ETags;
+import lynchet.server.keep.Journal;
+import lynchet.server.keep.Progress;
+import lynchet.server.keep.Refusal;
+import lynchet.server.mat.StudentStates;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Who trains here and which ranks they hold; made and changed by hand or from a sheet. */
+@Service
+public class People {
+
+    private final StudentStore students;
+    private final PromotionStore promotions;
+    private final StudentStates states;
+    private final Taught taught;
+    private final Known known;
+    private final Journal journal;
+    private final Clock clock;
+    private final SecureRandom random = new SecureRandom();
+
+    People(
+            StudentStore students,
+            PromotionStore promotions,
+            StudentStates states,
+            Taught taught,
+            Known known,
+            Journal journal,
+            Clock clock) {
+        this.students = students;
+        this.promotions = promotions;
+        this.states = states;
+        this.taught = taught;
+        this.known = known;
+        this.journal = journal;
+        this.clock = clock;
+    }
+
+    public LocalDate today() {
+        return LocalDate.now(clock);
+    }
+
+    /** An id that says nothing about whoever gets it. */
+    public String newId() {
+        byte[] bytes = new byte[8];
+        random.nextBytes(bytes);
+        return "s-" + HexFormat.of().formatHex(bytes);
+    }
+
+    /** @throws Refusal 404 if there is nobody with this id */
+    public Student one(String id) {
+        return students.find(id).orElseThrow(() -> Refusal.missing("student", id));
+    }
+
+    /** @throws Refusal 404 if nobody carries this card */
+    public Student byCard(String card) {
+        return students.byCard(card).orElseThrow(() -> Refusal.missing("card", card));
+    }
+
+    /** How a student stands. */
+    public StudentState state(String id) {
+        return states.of(List.of(id)).get(id);
+    }
+
+    /** Adds somebody, or changes somebody who is still as the caller saw them. Health and contacts stay off the journal. */
+    @Transactional
+    public Student put(Student student, String ifMatch) {
+        known.check(Parts.PEOPLE, student);
+        students.clashing(List.of(student)).values().stream().findFirst().ifPresent(why -> {
+            String whose = students.byCard(student.card()).orElseThrow().name();
+            throw Refusal.bad("CARD_UNIQUE", "/card", "The card " + student.card() + " belongs to " + whose + ".");
+        });
+        Optional<Student> before = students.find(student.id());
+        if (before.isEmpty()) {
+            students.add(List.of(student));
+            journal.write("add", "student", student.id(), null, student.withoutPrivate());
+        } else {
+            ETags.match(ifMatch, before.get(), student.id());
+            change(before.get(), student);
+        }
+        states.changed(java.util.Set.of(student.id()));
+        return student;
+    }
+
+    private void change(Student before, Student after) {
+        if (!before.equals(after)) {
+            students.change(List.of(after));
+            journal.write("change", "student", after.id(), before.withoutPrivate(), after.withoutPrivate());
+        }
+    }
+
+    /** Runs a change of people while no other one runs: two must not get one card. */
+    public <T> T inTurn(java.util.function.Supplier<T> change) {
+        return taught.inTurn(change);
+    }
+
+    /** The belts and stripes of a student, the oldest first. */
+    public List<Promotion> promotionsOf(String student) {
+        return promotions.of(student);
+    }
+
+    /** Gives a belt or a stripe; the same one sent again is the first answer. */
+    @Transactional
+    public Promotion promote(Promotion given) {
+        Optional<Promotion> kept = promotions.find(given.id());
+        if (kept.isPresent()) {
+            Promotion asKept = stamped(given, kept.get().at(), kept.get().by());
+            if (!asKept.equals(kept.get())) {
+                throw Refusal.taken(given.id(), "Something else was already recorded as " + given.id() + ".");
+            }
+            return kept.get();
+        }
+        known.check(Parts.PROMOTIONS, given);
+        Promotion stamped =
+                stamped(given, clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS), Journal.who());
+        promotions.add(List.of(stamped));
+        states.recount(List.of(given.student()));
+        return stamped;
+    }
+
+    private static Promotion stamped(Promotion p, Instant at, String by) {
+        return new Promotion(
+                p.id(),
+                p.student(),
+                p.ladder(),
+                p.from(),
+                p.to(),
+                p.stripes(),
+                p.date(),
+                p.fromBefore(),
+                p.verdict(),
+                p.figures(),
+                p.reason(),
+                p.grading(),
+                at,
+                by);
+    }
+
+    /** The people as a sheet names them. */
+    public Roll roll() {
+        return new Roll() {
+            @Override
+            public Optional<Member> byId(String id) {
+                return students.find(id).map(People.this::member);
+            }
+
+            @Override
+            public Optional<Member> byCard(String card) {
+                return students.byCard(card).map(People.this::member);
+            }
+
+            @Override
+            public List<Member> named(String name) {
+                return students.named(name).stream().map(People.this::member).toList();
+            }
+        };
+    }
+
+    private Member member(Student student) {
+        Map<String, HeldRank> held = HeldRank.of(promotions.of(student.id()));
+        return new Member(student, List.copyOf(held.values()));
+    }
+
+    /** Hands everybody on, in order of id. */
+    @Transactional(readOnly = true)
+    public void each(Consumer<Member> to) {
+        students.each(student -> to.accept(member(student)));
+    }
+
+    /** Adds many and changes some as a sheet says, all of them checked, in the caller's transaction. */
+    @Transactional
+    public void take(List<Member> added, List<Member> changed, Progress progress) {
+        int done = 0;
+        for (Member member : added) {
+            if (done++ % 100 == 0) {
+                progress.at("people", done, added.size() + changed.size());
+            }
+            students.add(List.of(member.student()));
+            journal.write(
+                    "add",
+                    "student",
+                    member.student().id(),
+                    null,
+                    member.student().withoutPrivate());
+            member.held().forEach(held -> given(member.student(), null, held));
+        }
+        for (Member member : changed) {
+            Student before = one(member.student().id());
+            Map<String, HeldRank> held = HeldRank.of(promotions.of(before.id()));
+            change(before, member.student());
+            member.held().stream()
+                    .filter(now -> !now.equals(held.get(now.ladder())))
+                    .forEach(now -> given(before, held.get(now.ladder()), now));
+        }
+        List<String> touched = java.util.stream.Stream.concat(added.stream(), changed.stream())
+                .map(member -> member.student().id())
+                .toList();
+        states.recount(touched);
+    }
+
+    /** What they came with is corrected where it stands; anything else is a promotion on the day the sheet says. */
+    private void given(Student student, HeldRank before, HeldRank now) {
+        List<Promotion> onLadder = promotions.of(student.id()).stream()
+                .filter(p -> p.ladder().equals(now.ladder()))
+                .toList();
+        boolean corrects = now.fromBefore() && onLadder.size() == 1;
+        String id = corrects ? onLadder.get(0).id() : "pr-" + newId();
+        boolean isStripe = before != null
+                && before.rank().equals(now.rank())
+                && before.since().equals(now.since());
+        Promotion promotion = new Promotion(
+                id,
+                student.id(),
+                now.ladder(),
+                corrects || before == null ? null : before.rank(),
+                now.rank(),
+                now.stripes(),
+                isStripe && !corrects ? today() : now.since(),
+                now.fromBefore(),
+                null,
+                null,
+                now.fromBefore() ? "" : "from a sheet",
+                null,
+                clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS),
+                Journal.who());
+        if (corrects) {
+            promotions.change(List.of(promotion));
+        } else {
+            promotions.add(List.of(promotion));
+        }
+        journal.write("add", "promotion", id, null, Objects.requireNonNullElse(now, promotion));
+    }
+}

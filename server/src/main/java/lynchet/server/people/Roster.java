@@ -1,0 +1,367 @@
+package lynchet.server.people;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.sql.Date;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.concurrent.atomic.AtomicLong;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.people.ClubPace;
+import lynchet.core.people.HeldRank;
+import lynchet.core.people.LadderCount;
+import lynchet.core.people.Progress;
+import lynchet.core.people.Readiness;
+import lynchet.core.people.Soil;
+import lynchet.core.people.Student;
+import lynchet.core.people.StudentState;
+import lynchet.core.rank.Ladder;
+import lynchet.format.csv.Roll;
+import lynchet.server.club.Snapshot;
+import lynchet.server.club.Taught;
+import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Sql;
+import lynchet.server.mat.StudentStates;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * The people as a table, a page at a time, with how each of them stands. What was worked out for somebody is remembered
+ * until something is recorded of them, the club teaches something else or the day is over.
+ */
+@Service
+public class Roster {
+
+    /** More than a screen shows. */
+    static final int MOST = 200;
+
+    private final StudentStore students;
+    private final StudentStates states;
+    private final Taught taught;
+    private final JdbcTemplate jdbc;
+    private final Cache<Seen, Standing> remembered =
+            Caffeine.newBuilder().maximumSize(10_000).build();
+    private final AtomicLong generation = new AtomicLong();
+    private volatile Paced paced;
+
+    Roster(StudentStore students, StudentStates states, Taught taught, JdbcTemplate jdbc) {
+        this.students = students;
+        this.states = states;
+        this.taught = taught;
+        this.jdbc = jdbc;
+        states.onChange(this::forget);
+    }
+
+    private void forget(Set<String> of) {
+        generation.incrementAndGet();
+        if (of.isEmpty()) {
+            remembered.invalidateAll();
+            paced = null;
+        } else {
+            for (Readiness.Eyes eyes : Readiness.Eyes.values()) {
+                of.forEach(student -> remembered.invalidate(new Seen(student, eyes)));
+            }
+        }
+    }
+
+    private record Paced(LocalDate day, ClubPace pace) {}
+
+    private record Seen(String student, Readiness.Eyes eyes) {}
+
+    private record Basis(long revision, LocalDate day) {}
+
+    /**
+     * How somebody stands on a day.
+     *
+     * @param rusty passed techniques that have faded; null when nobody has asked yet
+     */
+    record Standing(
+            Basis basis,
+            Student student,
+            List<HeldRank> held,
+            LocalDate lastSeen,
+            Integer rusty,
+            List<Readiness> readiness) {}
+
+    /** Whom to list and in which order. */
+    record Wanted(String find, String ladder, String rank, String track, boolean left, Order order, boolean down) {}
+
+    /** What a table of people is sorted by. */
+    enum Order {
+        NAME,
+        SEEN,
+        RANK;
+
+        private String sql(List<Ladder> ladders) {
+            return switch (this) {
+                case NAME -> "s.folded_name";
+                case SEEN -> "coalesce(st.last_seen, date '1900-01-01')";
+                case RANK -> height(ladders);
+            };
+        }
+
+        /** How far up somebody stands: the ladders one above the other, the ranks, the stripes. Ids are slugs. */
+        private static String height(List<Ladder> ladders) {
+            StringBuilder cases = new StringBuilder();
+            for (int i = 0; i < ladders.size(); i++) {
+                Ladder ladder = ladders.get(i);
+                for (int j = 0; j < ladder.ranks().size(); j++) {
+                    cases.append(" when '")
+                            .append(ladder.id())
+                            .append('/')
+                            .append(ladder.ranks().get(j).id())
+                            .append("' then ")
+                            .append(i * 10_000 + j * 10);
+                }
+            }
+            return cases.isEmpty()
+                    ? "0"
+                    : "coalesce((select max(case concat(l.ladder, '/', l.rank_id)" + cases
+                            + " else 0 end + l.stripes) from student_ladder l where l.student = s.id), -1)";
+        }
+    }
+
+    /** Ids on a page, and how many there are in all. */
+    record Found(long total, List<String> ids) {}
+
+    @Transactional(readOnly = true)
+    public Found find(Wanted wanted, int page, int size) {
+        if (page < 0 || size < 1 || size > MOST) {
+            throw Refusal.bad("PAGE", "size", "Ask for pages of 1 to " + MOST + " people.");
+        }
+        List<Object> values = new ArrayList<>();
+        String where = where(wanted, values);
+        Long total = jdbc.queryForObject("select count(*) from student s" + where, Long.class, values.toArray());
+        String down = wanted.down() ? " desc" : "";
+        values.add(size);
+        values.add((long) page * size);
+        List<String> ids = jdbc.queryForList(
+                "select s.id from student s left join student_state st on st.student = s.id" + where + " order by "
+                        + wanted.order().sql(taught.now().ladders()) + down + ", s.folded_name" + down
+                        + ", s.id limit ? offset ?",
+                String.class,
+                values.toArray());
+        return new Found(total, ids);
+    }
+
+    private static String where(Wanted wanted, List<Object> values) {
+        List<String> all = new ArrayList<>();
+        if (!wanted.left()) {
+            all.add("s.left_on is null");
+        }
+        if (wanted.find() != null && !wanted.find().isBlank()) {
+            all.add("(s.folded_name like ? escape '!' or s.card = ?)");
+            String text = Roll.fold(wanted.find());
+            values.add("%" + text.replace("!", "!!").replace("%", "!%").replace("_", "!_") + "%");
+            values.add(text);
+        }
+        if (wanted.ladder() != null) {
+            all.add("exists (select 1 from student_ladder l where l.student = s.id and l.ladder = ?"
+                    + (wanted.rank() == null ? ")" : " and l.rank_id = ?)"));
+            values.add(wanted.ladder());
+            if (wanted.rank() != null) {
+                values.add(wanted.rank());
+            }
+        }
+        if (wanted.track() != null) {
+            all.add("exists (select 1 from points_at p where p.part = 'people' and p.thing = s.id"
+                    + " and p.target = 'TRACK' and p.pointed = ?)");
+            values.add(wanted.track());
+        }
+        return all.isEmpty() ? "" : " where " + String.join(" and ", all);
+    }
+
+    /** How many hold a rank, and how many of them have met all that is asked for the next one. */
+    record Holding(int people, int ready) {
+        private Holding and(boolean isReady) {
+            return new Holding(people + 1, ready + (isReady ? 1 : 0));
+        }
+    }
+
+    /** How everybody who trains here stands towards the next rank, counted by ladder and rank held. */
+    @Transactional(readOnly = true)
+    public Map<String, Map<String, Holding>> holding(LocalDate today, Readiness.Eyes eyes) {
+        List<String> ids = jdbc.queryForList(
+                "select s.id from student s join student_ladder l on l.student = s.id where s.left_on is null"
+                        + " order by l.ladder, l.rank_id, s.id",
+                String.class);
+        Map<String, Map<String, Holding>> counts = new TreeMap<>();
+        for (Standing standing : of(ids.stream().distinct().toList(), today, eyes, false)) {
+            for (Readiness one : standing.readiness()) {
+                counts.computeIfAbsent(one.ladder(), ladder -> new TreeMap<>())
+                        .merge(one.rank(), new Holding(0, 0).and(isReady(one)), (so, more) -> so.and(isReady(one)));
+            }
+        }
+        return counts;
+    }
+
+    private static boolean isReady(Readiness one) {
+        return one.verdict() == Readiness.Verdict.ELIGIBLE;
+    }
+
+    /** How these people stand today, in their order. */
+    @Transactional(readOnly = true)
+    public List<Standing> of(List<String> ids, LocalDate today, Readiness.Eyes eyes) {
+        return of(ids, today, eyes, true);
+    }
+
+    private List<Standing> of(List<String> ids, LocalDate today, Readiness.Eyes eyes, boolean withRust) {
+        Snapshot now = taught.now();
+        Basis basis = new Basis(now.revision(), today);
+        Map<String, Standing> known = new HashMap<>();
+        for (String id : ids) {
+            Standing one = remembered.getIfPresent(new Seen(id, eyes));
+            if (one != null && one.basis().equals(basis) && (one.rusty() != null || !withRust)) {
+                known.put(id, one);
+            }
+        }
+        List<String> missing = ids.stream().filter(id -> !known.containsKey(id)).toList();
+        long before = generation.get();
+        for (int from = 0; from < missing.size(); from += MOST) {
+            List<String> some = missing.subList(from, Math.min(missing.size(), from + MOST));
+            known.putAll(work(some, now, basis, eyes, withRust));
+        }
+        if (generation.get() == before) {
+            missing.forEach(id -> remembered.put(new Seen(id, eyes), known.get(id)));
+            if (generation.get() != before) {
+                missing.forEach(id -> remembered.invalidate(new Seen(id, eyes)));
+            }
+        }
+        return ids.stream().map(known::get).toList();
+    }
+
+    private Map<String, Standing> work(
+            List<String> ids, Snapshot now, Basis basis, Readiness.Eyes eyes, boolean withRust) {
+        Map<String, Student> who = students.find(ids);
+        Map<String, StudentState> stand = states.of(ids, withRust ? null : asked(ids, now));
+        Map<String, Map<String, Integer>> recent = recent(ids, now, basis.day());
+        ClubPace pace = pace(basis.day());
+        Map<String, Standing> worked = new HashMap<>();
+        for (String id : ids) {
+            Student student = eyes == Readiness.Eyes.VIEWER ? who.get(id).withoutPrivate() : who.get(id);
+            StudentState state = stand.get(id);
+            worked.put(
+                    id,
+                    new Standing(
+                            basis,
+                            student,
+                            state.ladders().values().stream()
+                                    .map(LadderCount::held)
+                                    .sorted(java.util.Comparator.comparing(HeldRank::ladder))
+                                    .toList(),
+                            state.lastSeen(),
+                            withRust ? rusty(state, now.map(), basis.day()) : null,
+                            readiness(student, state, recent.get(id), now, pace, basis.day(), eyes)));
+        }
+        return worked;
+    }
+
+    /** What the ranks that these students hold ask for. */
+    private Set<String> asked(List<String> ids, Snapshot now) {
+        List<String> held = jdbc.query(
+                "select distinct ladder, rank_id from student_ladder where student in (" + Sql.marks(ids.size()) + ")",
+                (row, n) -> row.getString(1) + "/" + row.getString(2),
+                ids.toArray());
+        Set<String> subjects = new HashSet<>();
+        for (Ladder ladder : now.ladders()) {
+            ladder.ranks().stream()
+                    .filter(rank -> held.contains(ladder.id() + "/" + rank.id()))
+                    .flatMap(rank -> rank.items())
+                    .forEach(item -> subjects.addAll(Progress.subjects(item, now.map())));
+        }
+        return subjects;
+    }
+
+    private static List<Readiness> readiness(
+            Student student,
+            StudentState state,
+            Map<String, Integer> recent,
+            Snapshot now,
+            ClubPace pace,
+            LocalDate today,
+            Readiness.Eyes eyes) {
+        List<Readiness> all = new ArrayList<>();
+        for (Ladder ladder : now.ladders()) {
+            int classes = recent.getOrDefault(ladder.id(), 0);
+            Readiness.of(new Readiness.Question(student, state, classes, ladder, now.map(), pace, today, eyes))
+                    .ifPresent(all::add);
+        }
+        return all;
+    }
+
+    private static int rusty(StudentState state, GrapplingMap map, LocalDate today) {
+        return (int) state.marks().subjects().stream()
+                .filter(subject -> map.technique(subject).isPresent())
+                .filter(subject -> Soil.of(subject, state, today) == Soil.WEED)
+                .count();
+    }
+
+    /** Classes of the last weeks that count on each ladder, by student and ladder. */
+    private Map<String, Map<String, Integer>> recent(Collection<String> ids, Snapshot now, LocalDate today) {
+        Map<String, Map<LocalDate, List<String>>> tracks = new HashMap<>();
+        List<Object> values = new ArrayList<>(ids);
+        values.add(Date.valueOf(ClubPace.from(today)));
+        values.add(Date.valueOf(today));
+        jdbc.query(
+                "select a.student, a.class_date, c.track from attendance a join training_class c on c.id = a.class_id"
+                        + " where a.student in (" + Sql.marks(ids.size())
+                        + ") and a.class_date > ? and a.class_date <= ? and c.cancelled = false",
+                row -> {
+                    tracks.computeIfAbsent(row.getString(1), s -> new HashMap<>())
+                            .computeIfAbsent(row.getObject(2, LocalDate.class), d -> new ArrayList<>())
+                            .add(row.getString(3));
+                },
+                values.toArray());
+        Map<String, Map<String, Integer>> recent = new HashMap<>();
+        for (String id : ids) {
+            Map<String, Integer> counts = new HashMap<>();
+            for (Ladder ladder : now.ladders()) {
+                counts.put(ladder.id(), counted(ladder, tracks.getOrDefault(id, Map.of())));
+            }
+            recent.put(id, counts);
+        }
+        return recent;
+    }
+
+    private static int counted(Ladder ladder, Map<LocalDate, List<String>> tracks) {
+        Set<String> counting = new HashSet<>(ladder.tracks());
+        int classes = 0;
+        for (List<String> ofDay : tracks.values()) {
+            long fitting = ofDay.stream()
+                    .filter(track -> counting.isEmpty() || counting.contains(track))
+                    .count();
+            classes += (int) (ladder.policy().oneClassADay() ? Math.min(1, fitting) : fitting);
+        }
+        return classes;
+    }
+
+    /** How often people of the club come; yesterday is the last day that counts, so that it is worked out once a day. */
+    @Transactional(readOnly = true)
+    public ClubPace pace(LocalDate today) {
+        Paced so = paced;
+        if (so == null || !so.day().equals(today)) {
+            Object[] weeks = {Date.valueOf(ClubPace.from(today)), Date.valueOf(today)};
+            List<LocalDate> open = jdbc.query(
+                    "select distinct class_date from training_class"
+                            + " where class_date > ? and class_date < ? and cancelled = false",
+                    (row, n) -> row.getObject(1, LocalDate.class),
+                    weeks);
+            List<Integer> classes = jdbc.query(
+                    "select count(*) from training_class c join attendance a on a.class_id = c.id"
+                            + " where c.class_date > ? and c.class_date < ? and c.cancelled = false group by a.student",
+                    (row, n) -> row.getInt(1),
+                    weeks);
+            so = new Paced(today, ClubPace.of(open, classes));
+            paced = so;
+        }
+        return so.pace();
+    }
+}

@@ -1,0 +1,100 @@
+package lynchet.server.people;
+
+import jakarta.persistence.EntityManager;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CopyOnWriteArrayList;
+import lynchet.core.club.Parts;
+import lynchet.core.club.Target;
+import lynchet.core.people.Student;
+import lynchet.format.csv.Roll;
+import lynchet.server.keep.BodyRecords;
+import lynchet.server.mat.StateTables;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps who trains here. */
+@Service
+class StudentStore extends BodyRecords<Student, StudentRow> {
+
+    private final StateTables states;
+    private final List<Runnable> listeners = new CopyOnWriteArrayList<>();
+
+    StudentStore(EntityManager entities, JdbcTemplate jdbc, StateTables states) {
+        super(entities, jdbc, Parts.PEOPLE, StudentRow.class, StudentRow::new, Target.STUDENT);
+        this.states = states;
+    }
+
+    @Override
+    public void add(List<Student> things) {
+        super.add(things);
+        states.begin(things.stream().map(Student::id).toList());
+        listeners.forEach(Runnable::run);
+    }
+
+    @Override
+    public void change(List<Student> things) {
+        super.change(things);
+        listeners.forEach(Runnable::run);
+    }
+
+    /** Tells whoever remembers something of everybody that somebody is different. */
+    void onChange(Runnable listener) {
+        listeners.add(listener);
+    }
+
+    @Override
+    public void remove(Collection<String> ids) {
+        states.forget(ids);
+        super.remove(ids);
+        listeners.forEach(Runnable::run);
+    }
+
+    @Override
+    public boolean has(Target target, String id) {
+        return target == Target.STUDENT && entities().find(StudentRow.class, id) != null;
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Student> byCard(String card) {
+        return core(entities()
+                        .createQuery(from() + "where r.card = :card", StudentRow.class)
+                        .setParameter("card", card)
+                        .getResultList())
+                .stream()
+                .findFirst();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Student> named(String name) {
+        return core(entities()
+                .createQuery(from() + "where r.foldedName = :name order by r.id", StudentRow.class)
+                .setParameter("name", Roll.fold(name))
+                .getResultList());
+    }
+
+    @Override
+    public Map<Student, String> clashing(List<Student> things) {
+        Map<String, Student> wanted = new HashMap<>();
+        things.stream().filter(one -> one.card() != null).forEach(one -> wanted.put(one.card(), one));
+        Map<Student, String> clashes = new LinkedHashMap<>();
+        if (!wanted.isEmpty()) {
+            core(entities()
+                            .createQuery(from() + "where r.card in :cards", StudentRow.class)
+                            .setParameter("cards", wanted.keySet())
+                            .getResultList())
+                    .forEach(kept -> {
+                        Student incoming = wanted.get(kept.card());
+                        if (!incoming.id().equals(kept.id())) {
+                            clashes.put(incoming, "the card " + kept.card() + " belongs to two people");
+                        }
+                    });
+        }
+        return clashes;
+    }
+}

@@ -1,5 +1,0 @@
-package lynchet.server.term;
-
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface TermRepository extends JpaRepository<TermRow, String> {}

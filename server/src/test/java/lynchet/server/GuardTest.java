@@ -21,6 +21,8 @@ class GuardTest {
                 "GET /api/chains",
                 "GET /api/ladders",
                 "GET /api/people",
+                "GET /api/people/names",
+                "GET /api/promotions?student=orla-fenwick",
                 "GET /api/people/orla-fenwick/readiness",
                 "GET /api/classes",
                 "GET /api/archive",
@@ -79,6 +81,11 @@ class GuardTest {
         "viewer, POST, /api/chains, 403",
         "viewer, PUT, /api/ladders/adult/ranks/white/syllabus, 403",
         "viewer, DELETE, /api/attendance/x, 403",
+        "viewer, PUT, /api/classes/x, 403",
+        "viewer, DELETE, /api/practice/x, 403",
+        "viewer, GET, /api/promotions?student=orla-fenwick, 200",
+        "coach, POST, /api/promotions, 403",
+        "coach, POST, /api/people, 403",
         "viewer, GET, /api/archive, 403",
         "viewer, GET, /api/people, 200",
         "viewer, GET, /api/csv/attendance, 403",
@@ -147,11 +154,12 @@ class GuardTest {
 
     @Test
     void aViewerSeesNoHealthNoContactsNoNotes() {
-        HttpUser.Answer seen = RunningClub.as("viewer").get("/api/people");
+        HttpUser.Answer seen = RunningClub.as("viewer").get("/api/people?size=200");
         assertThat(seen.text())
                 .doesNotContain(
                         "left shoulder", "Household", "Parent Thorne", "NO_THROWS_TAKEN", "Lets partners land hard");
-        assertThat(RunningClub.as("coach").get("/api/people").text()).contains("left shoulder", "Parent Thorne");
+        assertThat(RunningClub.as("coach").get("/api/people?size=200").text())
+                .contains("left shoulder", "Parent Thorne");
         assertThat(RunningClub.as("viewer")
                         .get("/api/people/kit-harrowgate/readiness")
                         .text())

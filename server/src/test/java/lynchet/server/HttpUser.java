@@ -32,7 +32,7 @@ public final class HttpUser {
     }
 
     /** What came back. */
-    public record Answer(int status, String text, String tag) {
+    public record Answer(int status, String text, String tag, String edit, String headers) {
         public JsonNode json() {
             return Json.mapper().readTree(text);
         }
@@ -82,6 +82,10 @@ public final class HttpUser {
         return send("DELETE", path, null, null);
     }
 
+    public Answer delete(String path, String tag) {
+        return send("DELETE", path, null, tag);
+    }
+
     /** Sends a body as it is if it is text, else as JSON. */
     public Answer send(String method, String path, Object body, String tag) {
         String text = body == null ? "" : body instanceof String plain ? plain : Json.write(body);
@@ -102,7 +106,9 @@ public final class HttpUser {
             return new Answer(
                     answer.statusCode(),
                     answer.body(),
-                    answer.headers().firstValue("ETag").orElse(null));
+                    answer.headers().firstValue("ETag").orElse(null),
+                    answer.headers().firstValue("Lynchet-Edit").orElse(null),
+                    answer.headers().map().toString());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

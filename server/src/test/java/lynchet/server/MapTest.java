@@ -161,9 +161,17 @@ class MapTest {
                         .expect(409)
                         .code())
                 .isEqualTo("ID_TAKEN");
-        head.delete("/api/map/links/test-link").expect(200);
+        assertThat(head.delete("/api/map/links/test-link").expect(428).code()).isEqualTo("IF_MATCH_MISSING");
+        head.delete(
+                        "/api/map/links/test-link",
+                        head.get("/api/map/links/test-link").tag())
+                .expect(200);
         assertThat(head.get("/api/map/positions/half-guard-bottom").text()).doesNotContain("test-link");
-        assertThat(head.delete("/api/map/positions/half-guard").expect(422).code())
+        assertThat(head.delete(
+                                "/api/map/positions/half-guard",
+                                head.get("/api/map/pairs/half-guard").tag())
+                        .expect(422)
+                        .code())
                 .isEqualTo("STILL_LINKED");
         head.delete("/api/map/techniques/nothing").expect(404);
     }

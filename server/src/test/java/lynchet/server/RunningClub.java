@@ -1,6 +1,10 @@
 package lynchet.server;
 
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import lynchet.core.people.StudentState;
+import lynchet.server.mat.StudentStates;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.SpringApplication;
@@ -16,17 +20,38 @@ public final class RunningClub implements BeforeAllCallback {
     @Override
     public synchronized void beforeAll(ExtensionContext context) {
         if (application == null) {
-            application = SpringApplication.run(
-                    LynchetServer.class,
-                    "--server.port=0",
-                    "--lynchet.demo=true",
-                    "--lynchet.today=" + TODAY,
-                    "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1");
+            application = another();
         }
     }
 
+    /** One more demo club, for a test that leaves nothing as it was; the test closes it. */
+    static ConfigurableApplicationContext another() {
+        return SpringApplication.run(
+                LynchetServer.class,
+                "--server.port=0",
+                "--lynchet.demo=true",
+                "--lynchet.today=" + TODAY,
+                "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1");
+    }
+
+    /** The head coach of a club, signed in. */
+    static HttpUser head(ConfigurableApplicationContext club) {
+        HttpUser user = new HttpUser(port(club));
+        user.signIn("head", "saltmarsh");
+        return user;
+    }
+
+    /** The states that are kept of students. */
+    static Map<String, StudentState> states(List<String> students) {
+        return application.getBean(StudentStates.class).of(students);
+    }
+
     static int port() {
-        return Integer.parseInt(application.getEnvironment().getProperty("local.server.port"));
+        return port(application);
+    }
+
+    private static int port(ConfigurableApplicationContext club) {
+        return Integer.parseInt(club.getEnvironment().getProperty("local.server.port"));
     }
 
     /** Somebody who has not signed in. */

@@ -21,7 +21,7 @@ class JobsTest {
     /** Jobs run one after the other, so whatever came before this one has ended. */
     private void untilDone() throws InterruptedException {
         CountDownLatch last = new CountDownLatch(1);
-        jobs.start("last", progress -> {
+        jobs.start(Jobs.Kind.IMPORT, "last", progress -> {
             last.countDown();
             return null;
         });
@@ -34,7 +34,7 @@ class JobsTest {
 
     @Test
     void whatIsDoneSaysWhatCameOfIt() throws InterruptedException {
-        JobView job = jobs.start("count", progress -> {
+        JobView job = jobs.start(Jobs.Kind.IMPORT, "count", progress -> {
             progress.at("counting", 3, 3);
             return "three";
         });
@@ -45,7 +45,7 @@ class JobsTest {
 
     @Test
     void whatFailsSaysWhyAndTheNextOneRuns() throws InterruptedException {
-        JobView job = jobs.start("break", progress -> {
+        JobView job = jobs.start(Jobs.Kind.IMPORT, "break", progress -> {
             throw Refusal.bad("BAD_LINE", "line 3", "Line 3 is bad.");
         });
         untilDone();
@@ -59,14 +59,14 @@ class JobsTest {
         CountDownLatch begun = new CountDownLatch(1);
         CountDownLatch cancelled = new CountDownLatch(1);
         AtomicBoolean wentOn = new AtomicBoolean();
-        JobView job = jobs.start("long", progress -> {
+        JobView job = jobs.start(Jobs.Kind.IMPORT, "long", progress -> {
             begun.countDown();
             await(cancelled);
             progress.at("next", 1, 2);
             wentOn.set(true);
             return null;
         });
-        JobView waiting = jobs.start("behind", progress -> wentOn.getAndSet(true));
+        JobView waiting = jobs.start(Jobs.Kind.IMPORT, "behind", progress -> wentOn.getAndSet(true));
         begun.await();
         jobs.cancel(job.id());
         jobs.cancel(waiting.id());

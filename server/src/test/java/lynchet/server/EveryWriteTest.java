@@ -1,0 +1,298 @@
+package lynchet.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.BiConsumer;
+import java.util.stream.Stream;
+import lynchet.core.club.Part;
+import lynchet.core.club.Parts;
+import lynchet.format.Json;
+import lynchet.server.keep.ETags;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+import tools.jackson.databind.node.StringNode;
+
+/**
+ * Every write that the API document names, with one thing wrong in an otherwise good body: a reference at nothing, a
+ * text one letter too long, a list one entry too long. Each is refused by field and rule, and the club stays as it was.
+ */
+@ExtendWith(RunningClub.class)
+class EveryWriteTest {
+
+    private static final String NOTHING = "points-at-nothing";
+    private static final Set<String> DEFINING =
+            Set.of("id", "by", "coach", "owner", "group", "blockId", "text", "name");
+
+    private final HttpUser head = RunningClub.as("head");
+    private final JsonNode document = read();
+    private final String before = head.get("/api/archive").text();
+    private final JsonNode club = Json.mapper().readTree(before);
+    private final Set<String> known = ids(club, new TreeSet<>());
+
+    private static JsonNode read() {
+        try {
+            return Json.mapper().readTree(Files.readString(Path.of("../web/openapi.json")));
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    private record Write(String method, String path, String schema) {}
+
+    /** A body with one thing wrong: what it is called, the field, the rule; null: any. */
+    private record Bad(String what, String field, String rule, JsonNode body) {}
+
+    @TestFactory
+    Stream<DynamicTest> isRefusedByFieldAndRule() {
+        List<DynamicTest> tests = new ArrayList<>();
+        for (Write write : writes()) {
+            tests.add(DynamicTest.dynamicTest(write.method() + " " + write.path(), () -> refused(write)));
+        }
+        return tests.stream();
+    }
+
+    private void refused(Write write) {
+        if (write.schema() == null) {
+            HttpUser.Answer answer = head.send(write.method(), write.path().replaceAll("\\{.*?}", NOTHING), "{}", "x");
+            assertThat(answer.status()).as(answer.text()).isBetween(400, 499);
+            assertThat(answer.code()).isNotEmpty();
+        } else {
+            JsonNode good = seed(write);
+            List<Bad> all = bad(good, write.schema());
+            assertThat(all).as("something to try").isNotEmpty();
+            for (Bad one : all) {
+                HttpUser.Answer answer =
+                        head.send(write.method(), path(write, good), one.body().toString(), tag(write, good));
+                assertThat(answer.status())
+                        .as(one.what() + ": " + answer.text())
+                        .isBetween(400, 499);
+                if (one.rule() != null) {
+                    assertThat(answer.code())
+                            .as(one.what() + ": " + answer.text())
+                            .isEqualTo(one.rule());
+                }
+                assertThat(answer.json().path("where").asString("")
+                                + answer.json().path("detail"))
+                        .as(one.what() + ": " + answer.text())
+                        .contains(one.field());
+            }
+        }
+        assertThat(head.get("/api/archive").text().equals(before))
+                .as("the archive is what it was")
+                .isTrue();
+    }
+
+    private List<Write> writes() {
+        List<Write> writes = new ArrayList<>();
+        document.path("paths")
+                .properties()
+                .forEach(path -> path.getValue().properties().forEach(operation -> {
+                    String method = operation.getKey().toUpperCase(java.util.Locale.ROOT);
+                    if (!method.equals("GET") && !path.getKey().matches("/api/session|.*/check")) {
+                        String ref = operation
+                                .getValue()
+                                .at("/requestBody/content/application~1json/schema/$ref")
+                                .asString("");
+                        writes.add(new Write(
+                                method, path.getKey(), ref.isEmpty() ? null : ref.substring(ref.lastIndexOf('/') + 1)));
+                    }
+                }));
+        return writes;
+    }
+
+    /** A good body: the fullest thing of its kind that the club has, or one made for the purpose. */
+    private JsonNode seed(Write write) {
+        Map<String, String> made = Map.of(
+                "Merge",
+                "{\"into\":\"turn-away\"}",
+                "Taking",
+                "{\"keys\":[\"x\"]}",
+                "IgnoredGap",
+                "{\"id\":\"hostile\",\"rank\":\"white\",\"code\":\"NO_ANSWER\",\"reaction\":\"hip-throw-they-sink\",\"reason\":\"x\"}",
+                "First",
+                "{\"code\":\"x\",\"name\":\"x\",\"password\":\"x\",\"club\":\"x\",\"library\":\"EMPTY\"}");
+        if (made.containsKey(write.schema())) {
+            return Json.mapper().readTree(made.get(write.schema()));
+        }
+        if (write.schema().equals("Syllabus")) {
+            ObjectNode body = Json.mapper().createObjectNode();
+            body.set("groups", club.path("ladders").get(0).path("ranks").get(0).path("syllabus"));
+            return body;
+        }
+        Part<?> part = part(write);
+        JsonNode all = Parts.MAP.contains(part) ? club.path("map").path(part.name()) : club.path(part.name());
+        JsonNode fullest = all.get(0);
+        for (JsonNode one : all) {
+            fullest = one.toString().length() > fullest.toString().length() ? one : fullest;
+        }
+        ObjectNode body = (ObjectNode) fullest.deepCopy();
+        if (write.method().equals("POST")) {
+            body.put("id", "hostile");
+        }
+        return body;
+    }
+
+    private static Part<?> part(Write write) {
+        return Parts.ALL.stream()
+                .filter(part -> part.type().getSimpleName().equals(write.schema()))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no good body is known for " + write));
+    }
+
+    private String path(Write write, JsonNode good) {
+        JsonNode ladder = club.path("ladders").get(0);
+        return write.path()
+                .replace("/ladders/{id}", "/ladders/" + ladder.path("id").asString())
+                .replace("{rank}", ladder.path("ranks").get(0).path("id").asString())
+                .replace("{id}", good.path("id").asString("turn-in"));
+    }
+
+    private String tag(Write write, JsonNode good) {
+        if (!write.method().equals("PUT")) {
+            return null;
+        }
+        return write.schema().equals("Syllabus")
+                ? head.get(path(write, good).replaceAll("/ranks.*", ""))
+                        .json()
+                        .path("tags")
+                        .path(club.at("/ladders/0/ranks/0/id").asString())
+                        .asString()
+                : ETags.of(Json.mapper().treeToValue(good, part(write).type()));
+    }
+
+    private List<Bad> bad(JsonNode good, String schema) {
+        List<Bad> all = new ArrayList<>();
+        each(good, "", (at, value) -> {
+            String field = field(at);
+            if (value.isString() && known.contains(value.asString()) && !DEFINING.contains(field)) {
+                all.add(new Bad(at + " at nothing", field, null, with(good, at, StringNode.valueOf(NOTHING))));
+            }
+        });
+        JsonNode full = good.deepCopy();
+        limits(full, full, "", document.at("/components/schemas/" + schema), all, 0);
+        return all;
+    }
+
+    /** The name of the field that a place is in: the last step that is not a number. */
+    private static String field(String at) {
+        String[] steps = at.split("/");
+        int last = steps.length - 1;
+        while (steps[last].matches("\\d+")) {
+            last--;
+        }
+        return steps[last];
+    }
+
+    private void limits(JsonNode whole, JsonNode value, String at, JsonNode schema, List<Bad> all, int depth) {
+        JsonNode type = resolved(schema);
+        if (type.has("maxItems") && type.path("items").has("enum")) {
+            return; // a set of few: it cannot be longer
+        } else if (type.has("maxItems")) {
+            List<JsonNode> entries = new ArrayList<>();
+            for (int i = 0; i <= type.path("maxItems").asInt(); i++) {
+                entries.add(example(type.path("items"), i, 0));
+            }
+            all.add(new Bad(
+                    at + " too many",
+                    field(at),
+                    "TOO_MANY",
+                    with(whole, at, Json.mapper().valueToTree(entries))));
+            if (value.isArray() && !value.isEmpty()) {
+                limits(whole, value.get(0), at + "/0", type.path("items"), all, depth + 1);
+            }
+        } else if (type.has("maxLength") && value.isString()) {
+            String text = "x".repeat(type.path("maxLength").asInt() + 1);
+            String rule = at.endsWith("/id") ? "ID_FORM" : "TEXT_LONG";
+            all.add(new Bad(at + " too long", field(at), rule, with(whole, at, StringNode.valueOf(text))));
+        } else if (type.has("properties") && value.isObject() && depth < 6) {
+            type.path("properties")
+                    .properties()
+                    .forEach(property -> limits(
+                            whole,
+                            value.path(property.getKey()),
+                            at + "/" + property.getKey(),
+                            property.getValue(),
+                            all,
+                            depth + 1));
+        }
+    }
+
+    private JsonNode resolved(JsonNode schema) {
+        String ref = schema.path("$ref").asString("");
+        return ref.isEmpty() ? schema : document.at(ref.substring(1));
+    }
+
+    /** Something that can be read as what a schema describes; the number tells one from another. */
+    private JsonNode example(JsonNode schema, int number, int depth) {
+        JsonNode type = resolved(schema);
+        if (type.has("enum")) {
+            return type.path("enum").get(0);
+        }
+        if (type.has("properties")) {
+            Map<String, JsonNode> fields = new LinkedHashMap<>();
+            type.path("properties").properties().forEach(property -> {
+                if (depth < 3) {
+                    fields.put(property.getKey(), example(property.getValue(), number, depth + 1));
+                }
+            });
+            return Json.mapper().valueToTree(fields);
+        }
+        Map<String, Object> plain = new HashMap<>();
+        plain.put("boolean", false);
+        plain.put("integer", 1);
+        plain.put("number", 0.5);
+        plain.put("array", List.of());
+        plain.put("object", Map.of());
+        String format = type.path("format").asString("");
+        plain.put(
+                "string",
+                format.equals("date") ? "2026-01-01" : format.isEmpty() ? "x" + number : "2026-01-01T00:00:00Z");
+        return Json.mapper().valueToTree(plain.get(type.path("type").asString()));
+    }
+
+    private static JsonNode with(JsonNode whole, String at, JsonNode value) {
+        JsonNode copy = whole.deepCopy();
+        int slash = at.lastIndexOf('/');
+        JsonNode parent = copy.at(at.substring(0, slash));
+        String last = at.substring(slash + 1);
+        if (parent instanceof ArrayNode list) {
+            list.set(Integer.parseInt(last), value);
+        } else {
+            ((ObjectNode) parent).set(last, value);
+        }
+        return copy;
+    }
+
+    private static void each(JsonNode value, String at, BiConsumer<String, JsonNode> to) {
+        to.accept(at, value);
+        if (value.isArray()) {
+            for (int i = 0; i < value.size(); i++) {
+                each(value.get(i), at + "/" + i, to);
+            }
+        } else {
+            value.properties().forEach(property -> each(property.getValue(), at + "/" + property.getKey(), to));
+        }
+    }
+
+    private static Set<String> ids(JsonNode value, Set<String> to) {
+        each(value, "", (at, inner) -> {
+            if (at.endsWith("/id")) {
+                to.add(inner.asString());
+            }
+        });
+        return to;
+    }
+}

@@ -62,6 +62,18 @@ export async function send<T>(method: string, path: string, body?: unknown, tag?
   return response.status === 204 ? (undefined as T) : response.json();
 }
 
+/** Sends a change; answers with the id of the edit, by which it can be taken back, or null if nothing was different. */
+export async function sendEdit<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  tag?: string,
+): Promise<{ value: T; edit: string | null }> {
+  const response = await ask(path, { method, body, tag });
+  const value = response.status === 204 ? (undefined as T) : await response.json();
+  return { value, edit: response.headers.get('Lynchet-Edit') };
+}
+
 export async function upload<T>(path: string, file: Blob): Promise<T> {
   return (await ask(path, { method: 'POST', raw: file })).json();
 }

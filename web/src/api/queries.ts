@@ -1,4 +1,4 @@
-import { type QueryClient, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, type QueryClient, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { type Problem, read, readTagged } from './client';
 import type {
@@ -9,11 +9,13 @@ import type {
   Edited,
   Finding,
   Fitting,
+  Holding,
   IgnoredGap,
   LadderView,
   Legal,
   Link,
   MapData,
+  Name,
   Pair,
   Position,
   ProgressView,
@@ -21,7 +23,7 @@ import type {
   Reached,
   Reaction,
   Readiness,
-  RosterRow,
+  RosterPage,
   RouteView,
   Stage,
   Technique,
@@ -232,8 +234,34 @@ export const useChain = (id: string | null) =>
     enabled: id !== null,
   });
 
-export const useRoster = () =>
-  useQuery<RosterRow[]>({ queryKey: ['people'], queryFn: () => read('/people') });
+/** Whom to list, and in which order. */
+export type RosterWanted = { find: string; sort: 'name' | 'rank' | 'seen'; down: boolean };
+
+const PAGE = 50;
+
+/** The roster, a page at a time. */
+export const useRoster = ({ find, sort, down }: RosterWanted) =>
+  useInfiniteQuery<RosterPage>({
+    queryKey: ['people', 'roster', find, sort, down],
+    queryFn: ({ pageParam }) =>
+      read(
+        `/people?find=${encodeURIComponent(find)}&sort=${sort}&down=${down}&page=${pageParam}&size=${PAGE}`,
+      ),
+    initialPageParam: 0,
+    getNextPageParam: (last) => ((last.page + 1) * last.size < last.total ? last.page + 1 : undefined),
+    placeholderData: keepPreviousData,
+  });
+
+/** Everybody by name, as little of each as finding and checking in need. */
+export const useNames = () =>
+  useQuery<Name[]>({ queryKey: ['names'], queryFn: () => read('/people/names'), staleTime: 60_000 });
+
+/** How many hold each rank and are ready for the next, by ladder and rank. */
+export const useHolding = () =>
+  useQuery<Record<string, Record<string, Holding>>>({
+    queryKey: ['people', 'ranks'],
+    queryFn: () => read('/people/ranks'),
+  });
 
 export const useProgress = (student: string | null) =>
   useQuery<ProgressView>({

@@ -1,7 +1,7 @@
 import { TextInput } from '@mantine/core';
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useChains, useMap, useRoster, useWords } from '../api/queries';
+import { useChains, useMap, useNames, useWords } from '../api/queries';
 import classes from './Find.module.css';
 import { shortcutsOn } from './keys';
 import { fold, type Hit, search } from './search';
@@ -15,7 +15,7 @@ export function Find() {
   const navigate = useNavigate();
   const map = useMap();
   const chains = useChains();
-  const roster = useRoster();
+  const names = useNames();
   const words = useWords();
 
   useEffect(() => {
@@ -53,8 +53,8 @@ export function Find() {
       ...(chains.data ?? []).map(({ chain }) =>
         hit('chain', chain.id, chain.name, [], `/chains/${chain.id}`),
       ),
-      ...(roster.data ?? []).map(({ student }) =>
-        hit('student', student.id, student.name, [student.calledBy], `/people/${student.id}`),
+      ...(names.data ?? []).map((person) =>
+        hit('student', person.id, person.name, [person.calledBy], `/people/${person.id}`),
       ),
       ...(words.data ?? []).map<Hit>((word) => ({
         key: `word ${word.id}`,
@@ -66,7 +66,7 @@ export function Find() {
         names: [fold(word.term)],
       })),
     ];
-  }, [map.data, chains.data, roster.data, words.data]);
+  }, [map.data, chains.data, names.data, words.data]);
 
   const hits = useMemo(() => search(all, text), [all, text]);
   const go = (hit?: Hit) => {

@@ -10,6 +10,27 @@ type Props = {
   onTake: (mode: 'merge' | 'replace') => void;
 };
 
+const THINGS: [string, string, string][] = [
+  ['pairs', 'position pair', 'position pairs'],
+  ['techniques', 'technique', 'techniques'],
+  ['links', 'link', 'links'],
+  ['chains', 'chain', 'chains'],
+  ['ladders', 'ladder', 'ladders'],
+  ['people', 'person', 'people'],
+  ['classes', 'class', 'classes'],
+  ['attendance', 'attendance', 'attendances'],
+  ['practice', 'drill logged', 'drills logged'],
+  ['marks', 'mark', 'marks'],
+  ['promotions', 'promotion', 'promotions'],
+  ['rounds', 'round', 'rounds'],
+];
+
+/** "47 position pairs, 223 techniques, …", without what there is none of. */
+const holds = (things: Record<string, number>) =>
+  THINGS.filter(([part]) => things[part] > 0)
+    .map(([part, one, many]) => count(things[part], one, many))
+    .join(', ') || 'nothing yet';
+
 /** A club's file before it is taken: what is in it, what merging would do, what replacing takes away. */
 export function ArchivePreview({ looked, busy, onTake }: Props) {
   const { contents, file } = looked;
@@ -19,9 +40,7 @@ export function ArchivePreview({ looked, busy, onTake }: Props) {
   return (
     <div className={classes.preview}>
       <p>
-        <strong>{file.name} is sound.</strong> {contents.name}: {contents.positions} positions,{' '}
-        {contents.techniques} techniques, {contents.links} links, {contents.chains} chains,{' '}
-        {count(contents.people, 'person', 'people')}, {contents.classes} classes, {contents.records} records.
+        <strong>{file.name} is sound.</strong> {contents.name}: {holds(contents.things)}.
       </p>
       <Radio.Group
         value={mode}

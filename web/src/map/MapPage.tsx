@@ -8,7 +8,7 @@ import {
   useDecisionTable,
   useLadders,
   useMap,
-  useRoster,
+  useNames,
   useRoutes,
   useSession,
 } from '../api/queries';
@@ -59,7 +59,7 @@ function MapScreen({ whole }: { whole: MapIndex }) {
   const isPhone = viewport.width > 0 && viewport.width <= PHONE;
   const session = useSession();
   const ladders = useLadders();
-  const roster = useRoster();
+  const names = useNames();
   const eyesText = params.get('eyes') ?? 'club';
   const eyes: Eyes = useMemo(() => eyesOf(eyesText), [eyesText]);
   const lens: Lens = {
@@ -108,7 +108,7 @@ function MapScreen({ whole }: { whole: MapIndex }) {
     setMend(null);
     change(name, value);
   };
-  const options = eyeOptions(ladders.data ?? [], roster.data ?? []);
+  const options = eyeOptions(ladders.data ?? [], names.data ?? []);
   const title = options.flatMap((o) => o.items).find((o) => o.value === eyesText)?.label ?? '';
   const isHead = session.data?.role === 'HEAD';
   /** Something but the bare hill is asked for, so the bar that says what stays. */

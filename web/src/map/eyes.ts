@@ -1,5 +1,5 @@
 import type { Eyes } from '../api/queries';
-import type { LadderView, RosterRow } from '../api/types';
+import type { LadderView, Name } from '../api/types';
 
 /** "rank:green", "student:orla", or the club. */
 export function eyesOf(text: string): Eyes {
@@ -8,7 +8,7 @@ export function eyesOf(text: string): Eyes {
 }
 
 /** Through whose eyes the map can be looked at. */
-export const eyeOptions = (ladders: LadderView[], roster: RosterRow[]) => [
+export const eyeOptions = (ladders: LadderView[], people: Name[]) => [
   { group: 'Club', items: [{ value: 'club', label: 'The whole club' }] },
   ...ladders.map((view) => ({
     group: view.ladder.name,
@@ -19,6 +19,6 @@ export const eyeOptions = (ladders: LadderView[], roster: RosterRow[]) => [
   })),
   {
     group: 'Students',
-    items: roster.map((row) => ({ value: `student:${row.student.id}`, label: row.student.name })),
+    items: people.map((person) => ({ value: `student:${person.id}`, label: person.name })),
   },
 ];

@@ -3,11 +3,11 @@ import { useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
 import { newId, send } from '../api/client';
 import { type MapIndex, recordsChanged } from '../api/queries';
-import type { ClassSheet, Student } from '../api/types';
+import type { ClassSheet, Name } from '../api/types';
 import { useNotices } from '../ui/Notices';
 import classes from './MatPage.module.css';
 
-type Props = { map: MapIndex; sheet: ClassSheet; student?: Student };
+type Props = { map: MapIndex; sheet: ClassSheet; student?: Name };
 
 const STANDARDS = { SHOWN: 'Shown', MOVING: 'Moving', LIVE: 'Live' } as const;
 const SIDES = { BOTH: 'Both sides', RIGHT: 'Right', LEFT: 'Left' } as const;

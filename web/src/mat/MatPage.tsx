@@ -3,8 +3,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { newId, send } from '../api/client';
-import { recordsChanged, useCalendar, useClassSheet, useMap, useRoster, useSession } from '../api/queries';
-import type { ClassSheet, Student } from '../api/types';
+import { recordsChanged, useCalendar, useClassSheet, useMap, useNames, useSession } from '../api/queries';
+import type { ClassSheet, Name } from '../api/types';
 import { PageHead, tonight } from '../frame/PageHead';
 import { useNotices } from '../ui/Notices';
 import { Empty, Loaded } from '../ui/States';
@@ -48,21 +48,15 @@ export function MatPage() {
 
 function OpenClass({ id }: { id: string }) {
   const sheet = useClassSheet(id);
-  const roster = useRoster();
+  const names = useNames();
   return (
     <Loaded query={sheet}>
-      {(opened) => (
-        <Loaded query={roster}>
-          {(rows) => (
-            <Evening sheet={opened} people={rows.map((row) => row.student).filter((s) => !s.left)} />
-          )}
-        </Loaded>
-      )}
+      {(opened) => <Loaded query={names}>{(people) => <Evening sheet={opened} people={people} />}</Loaded>}
     </Loaded>
   );
 }
 
-function Evening({ sheet, people }: { sheet: ClassSheet; people: Student[] }) {
+function Evening({ sheet, people }: { sheet: ClassSheet; people: Name[] }) {
   const [mode, setMode] = useState<'here' | 'mark'>('here');
   const [student, setStudent] = useState<string | null>(null);
   const [everyone, setEveryone] = useState(false);
@@ -78,7 +72,7 @@ function Evening({ sheet, people }: { sheet: ClassSheet; people: Student[] }) {
   );
 
   const checkIn = useCallback(
-    async (who: Student, how: 'NAME' | 'CARD') => {
+    async (who: Name, how: 'NAME' | 'CARD') => {
       const id = newId('a');
       try {
         const kept = await send<{ id: string }>('POST', '/attendance', {
@@ -98,7 +92,7 @@ function Evening({ sheet, people }: { sheet: ClassSheet; people: Student[] }) {
     },
     [client, say, training.id],
   );
-  const leave = async (who: Student) => {
+  const leave = async (who: Name) => {
     const record = here.get(who.id);
     if (!record) return;
     try {

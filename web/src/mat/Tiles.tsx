@@ -1,18 +1,18 @@
-import type { Attendance, Student } from '../api/types';
+import type { Attendance, Name } from '../api/types';
 import { plain } from '../ui/words';
 import classes from './MatPage.module.css';
 
 type Props = {
-  people: Student[];
+  people: Name[];
   here: Map<string, Attendance>;
   chosen: string | null;
   readOnly: boolean;
   label: string;
-  onTap: (student: Student) => void;
+  onTap: (person: Name) => void;
 };
 
 /** What the called-by name does not say already. */
-const restOf = ({ name, calledBy }: Student) =>
+const restOf = ({ name, calledBy }: Name) =>
   name.startsWith(`${calledBy} `) ? name.slice(calledBy.length + 1) : name;
 
 /** A tile for each person, by the name they are called; a tap checks in or chooses. */
@@ -31,9 +31,9 @@ export function Tiles({ people, here, chosen, readOnly, label, onTap }: Props) {
           >
             <strong>{person.calledBy}</strong>
             <span>{restOf(person)}</span>
-            {person.restrictions.map((r) => (
-              <span key={r.kind} className={classes.limit}>
-                {plain(r.kind).toLowerCase()}
+            {person.limits.map((kind) => (
+              <span key={kind} className={classes.limit}>
+                {plain(kind).toLowerCase()}
               </span>
             ))}
           </button>

@@ -1,69 +1,51 @@
-import { TextInput } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { Button, TextInput } from '@mantine/core';
+import { useDebouncedValue } from '@mantine/hooks';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { useLadders, useRoster } from '../api/queries';
+import { type RosterWanted, useLadders, useRoster } from '../api/queries';
 import type { LadderView, RosterRow } from '../api/types';
 import { PageHead } from '../frame/PageHead';
-import { fold } from '../frame/search';
 import { Belt } from '../ui/Belt';
-import { Empty, Loaded } from '../ui/States';
-import { count, date, plain, VERDICT } from '../ui/words';
+import { Empty, Failed, Loaded, Waiting } from '../ui/States';
+import { count, date, isNow, plain, VERDICT } from '../ui/words';
 import classes from './PeoplePage.module.css';
 
-type Column = 'name' | 'belt' | 'seen' | 'stripe' | 'rank' | 'rusty';
-
-const VERDICT_ORDER = ['ELIGIBLE', 'CANDIDATE', 'ON_TRACK', 'NOT_YET', 'HELD'];
+type Sort = RosterWanted['sort'];
 
 export function PeoplePage() {
-  const roster = useRoster();
   const ladders = useLadders();
   return (
     <>
       <PageHead title="People" />
-      <Loaded query={roster}>
-        {(rows) => <Loaded query={ladders}>{(views) => <Roster rows={rows} views={views} />}</Loaded>}
-      </Loaded>
+      <Loaded query={ladders}>{(views) => <Roster views={views} />}</Loaded>
     </>
   );
 }
 
-/** How far up a row's rank stands, juniors before adults. */
-const height = (row: RosterRow, views: LadderView[]) => {
-  const held = row.student.ranks[0];
-  const ladder = views.findIndex((v) => v.ladder.id === held?.ladder);
-  const rank = views[ladder]?.ladder.ranks.findIndex((r) => r.id === held?.rank) ?? -1;
-  return ladder * 1000 + rank * 10 + (held?.stripes ?? 0);
-};
-
-function Roster({ rows, views }: { rows: RosterRow[]; views: LadderView[] }) {
+/** The people as a table; the server sorts and searches, a page comes at a time. */
+function Roster({ views }: { views: LadderView[] }) {
   const [text, setText] = useState('');
-  const [by, setBy] = useState<Column>('name');
-  const shown = useMemo(() => {
-    const wanted = fold(text);
-    const key: Record<Column, (row: RosterRow) => string | number> = {
-      name: (r) => r.student.name,
-      belt: (r) => -height(r, views),
-      seen: (r) => (r.lastSeen ? -Date.parse(r.lastSeen) : 0),
-      stripe: (r) => (r.readiness?.stripe ? r.readiness.stripe.need - r.readiness.stripe.have : 9999),
-      rank: (r) => VERDICT_ORDER.indexOf(r.readiness?.verdict ?? 'HELD'),
-      rusty: (r) => -r.rusty,
-    };
-    return rows
-      .filter((row) => fold(`${row.student.name} ${row.student.calledBy}`).includes(wanted))
-      .sort((a, b) => {
-        const [x, y] = [key[by](a), key[by](b)];
-        return x < y ? -1 : x > y ? 1 : a.student.name.localeCompare(b.student.name);
-      });
-  }, [rows, views, text, by]);
-  const head = (column: Column, label: string) => (
-    <th scope="col" aria-sort={by === column ? 'ascending' : undefined}>
-      <button type="button" className="plain" onClick={() => setBy(column)}>
+  const [find] = useDebouncedValue(text, 200);
+  const [sort, setSort] = useState<Sort>('name');
+  const [down, setDown] = useState(false);
+  const roster = useRoster({ find, sort, down });
+  const turn = (by: Sort) => {
+    setDown(by === sort ? !down : by !== 'name');
+    setSort(by);
+  };
+  const head = (by: Sort, label: string) => (
+    <th scope="col" aria-sort={sort === by ? (down ? 'descending' : 'ascending') : undefined}>
+      <button type="button" className="plain" onClick={() => turn(by)}>
         {label}
-        {by === column ? ' ↓' : ''}
+        {sort === by ? (down ? ' ↑' : ' ↓') : ''}
       </button>
     </th>
   );
-  if (rows.length === 0)
+  if (roster.error) return <Failed error={roster.error} retry={() => roster.refetch()} />;
+  if (!roster.data) return <Waiting />;
+  const rows = roster.data.pages.flatMap((page) => page.rows);
+  const total = roster.data.pages[0].total;
+  if (total === 0 && find === '')
     return (
       <Empty title="Nobody here yet">
         Bring people in from a spreadsheet: <Link to="/house/exchange">House, import and export</Link>.
@@ -71,45 +53,59 @@ function Roster({ rows, views }: { rows: RosterRow[]; views: LadderView[] }) {
     );
   return (
     <div className={classes.body}>
-      <TextInput
-        aria-label="Search people"
-        placeholder="Search people"
-        value={text}
-        onChange={(event) => setText(event.currentTarget.value)}
-        w={260}
-        mb={10}
-      />
+      <div className={classes.bar}>
+        <TextInput
+          aria-label="Search people"
+          placeholder="Search by name or card"
+          value={text}
+          onChange={(event) => setText(event.currentTarget.value)}
+          w={260}
+        />
+        <span className="quiet" role="status">
+          {rows.length < total ? `${rows.length} of ${total}` : count(total, 'person', 'people')}
+        </span>
+      </div>
       <table className={classes.table}>
         <thead>
           <tr>
             {head('name', 'Name')}
-            {head('belt', 'Belt')}
+            {head('rank', 'Belt')}
             {head('seen', 'Last seen')}
-            {head('stripe', 'Next stripe')}
-            {head('rank', 'Next rank')}
-            {head('rusty', 'Gone to weed')}
+            <th scope="col">Next stripe</th>
+            <th scope="col">Next rank</th>
+            <th scope="col">Gone to weed</th>
             <th scope="col">To keep in mind</th>
           </tr>
         </thead>
         <tbody>
-          {shown.map((row) => (
+          {rows.map((row) => (
             <Line key={row.student.id} row={row} views={views} />
           ))}
         </tbody>
       </table>
-      {shown.length === 0 && <p>Nobody is called that.</p>}
+      {total === 0 && <p>Nobody is called that.</p>}
+      {roster.hasNextPage && (
+        <Button
+          variant="default"
+          mt={12}
+          loading={roster.isFetchingNextPage}
+          onClick={() => roster.fetchNextPage()}
+        >
+          Show {Math.min(50, total - rows.length)} more
+        </Button>
+      )}
     </div>
   );
 }
 
 function Line({ row, views }: { row: RosterRow; views: LadderView[] }) {
   const { student, readiness } = row;
-  const held = student.ranks[0];
+  const held = row.ranks[0];
   const rank = views.find((v) => v.ladder.id === held?.ladder)?.ladder.ranks.find((r) => r.id === held?.rank);
   const stripe = readiness?.stripe;
   const minds = [
-    ...student.restrictions.map((r) => plain(r.kind).toLowerCase()),
-    ...(student.holds.length ? ['held'] : []),
+    ...student.restrictions.filter((r) => isNow(r.from, r.until)).map((r) => plain(r.kind).toLowerCase()),
+    ...(student.holds.some((hold) => !hold.ended) ? ['held'] : []),
     ...(readiness?.conditions.some((c) => c.code === 'MEMBERSHIP' && !c.met) ? ['membership ran out'] : []),
   ];
   return (

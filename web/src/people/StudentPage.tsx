@@ -10,7 +10,7 @@ import { nameOf } from '../rank/RankPage';
 import { Belt } from '../ui/Belt';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
-import { count, date, percent, plain, VERDICT } from '../ui/words';
+import { count, date, isNow, percent, plain, VERDICT } from '../ui/words';
 import classes from './StudentPage.module.css';
 
 export function StudentPage() {
@@ -38,7 +38,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
   const navigate = useNavigate();
   const [only, setOnly] = useState<string | null>(null);
   const { student } = view;
-  const held = student.ranks[0];
+  const held = view.ranks[0];
   const rank = ladders
     .find((l) => l.ladder.id === held?.ladder)
     ?.ladder.ranks.find((r) => r.id === held?.rank);
@@ -76,11 +76,13 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
           <Syllabus view={view} map={map} />
         </Scroll>
         <Scroll label="What is next" className={classes.right}>
-          {[...student.restrictions].map((r) => (
-            <p key={r.kind} className={classes.limit}>
-              {plain(r.kind)} {r.until ? `until ${date(r.until)}` : 'until lifted'}
-            </p>
-          ))}
+          {student.restrictions
+            .filter((r) => isNow(r.from, r.until))
+            .map((r) => (
+              <p key={r.kind} className={classes.limit}>
+                {plain(r.kind)} {r.until ? `until ${date(r.until)}` : 'until lifted'}
+              </p>
+            ))}
           <Loaded query={readiness}>
             {(all) => all.map((r) => <Towards key={r.ladder} readiness={r} ladders={ladders} />)}
           </Loaded>

@@ -1,7 +1,7 @@
 import { Select } from '@mantine/core';
 import { Link, useSearchParams } from 'react-router';
-import { type MapIndex, useLadderCheck, useLadders, useMap, useRoster } from '../api/queries';
-import type { Ladder, LadderView, Rank, RankCheck, RosterRow } from '../api/types';
+import { type MapIndex, useHolding, useLadderCheck, useLadders, useMap } from '../api/queries';
+import type { Holding, Ladder, LadderView, Rank, RankCheck } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Belt } from '../ui/Belt';
 import { Glyph } from '../ui/glyphs';
@@ -26,7 +26,7 @@ function Ladders({ views, map }: { views: LadderView[]; map: MapIndex }) {
   const [params, setParams] = useSearchParams();
   const view = views.find((v) => v.ladder.id === params.get('ladder')) ?? views[0];
   const check = useLadderCheck(view?.ladder.id);
-  const roster = useRoster();
+  const holding = useHolding();
   if (!view) return <Empty title="No ladder yet">Bring one in with an archive from House.</Empty>;
   return (
     <>
@@ -50,9 +50,7 @@ function Ladders({ views, map }: { views: LadderView[]; map: MapIndex }) {
             indent={(view.ladder.ranks.length - 1 - i) / Math.max(1, view.ladder.ranks.length)}
             level={i}
             check={check.data?.find((c) => c.rank === rank.id)}
-            people={(roster.data ?? []).filter((row) =>
-              row.student.ranks.some((held) => held.ladder === view.ladder.id && held.rank === rank.id),
-            )}
+            holding={holding.data?.[view.ladder.id]?.[rank.id] ?? { people: 0, ready: 0 }}
           />
         ))}
       </ol>
@@ -68,6 +66,9 @@ const policyWords = ({ policy }: Ladder) =>
     .filter(Boolean)
     .join(', ');
 
+/** More dots than that say nothing more. */
+const MOST_DOTS = 40;
+
 type TerraceProps = {
   map: MapIndex;
   ladder: Ladder;
@@ -75,13 +76,13 @@ type TerraceProps = {
   indent: number;
   level: number;
   check?: RankCheck;
-  people: RosterRow[];
+  holding: Holding;
 };
 
-function Terrace({ map, ladder, rank, indent, level, check, people }: TerraceProps) {
+function Terrace({ map, ladder, rank, indent, level, check, holding }: TerraceProps) {
   const blocks = check?.findings.filter((f) => f.severity === 3).length ?? 0;
   const load = check?.minutesAvailable ? check.minutesNeeded / check.minutesAvailable : 0;
-  const ready = people.filter((row) => row.readiness?.verdict === 'ELIGIBLE').length;
+  const { people, ready } = holding;
   return (
     <li
       className={classes.terrace}
@@ -103,14 +104,12 @@ function Terrace({ map, ladder, rank, indent, level, check, people }: TerracePro
       </div>
       <div className={classes.people}>
         <span className={classes.dots} aria-hidden="true">
-          {people.map((row) => (
-            <i
-              key={row.student.id}
-              className={row.readiness?.verdict === 'ELIGIBLE' ? classes.ready : undefined}
-            />
+          {Array.from({ length: Math.min(people, MOST_DOTS) }, (_, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: dots are all alike
+            <i key={i} className={i < ready ? classes.ready : undefined} />
           ))}
         </span>
-        {count(people.length, 'student', 'students')}
+        {count(people, 'student', 'students')}
         {ready > 0 && `, ${ready} ready`}
       </div>
       <div className={classes.measure}>

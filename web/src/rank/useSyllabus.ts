@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { read, send } from '../api/client';
+import { send, sendEdit } from '../api/client';
 import type { MapIndex } from '../api/queries';
 import type { Item, LadderView, Mend, Rank, SyllabusGroup } from '../api/types';
 import { useNotices } from '../ui/Notices';
@@ -31,15 +31,9 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
     client.invalidateQueries({ queryKey: ['map'] });
     client.invalidateQueries({ queryKey: ['people'] });
   };
-  const undo = async (before: SyllabusGroup[]) => {
+  const undo = async (edit: string) => {
     try {
-      const fresh = await client.fetchQuery<LadderView[]>({
-        queryKey: ['ladders'],
-        staleTime: 0,
-        queryFn: () => read('/ladders'),
-      });
-      const tag = fresh.find((v) => v.ladder.id === view?.ladder.id)?.tags[rank?.id ?? ''];
-      await send('PUT', path, { groups: before }, tag);
+      await send('POST', `/map/undo/${edit}`, {});
       await changed();
     } catch (error) {
       say.failed(error);
@@ -47,11 +41,10 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
   };
   const save = async (groups: SyllabusGroup[], done: string) => {
     if (!view || !rank) return;
-    const before = rank.syllabus;
     try {
-      await send('PUT', path, { groups }, view.tags[rank.id]);
+      const { edit } = await sendEdit('PUT', path, { groups }, view.tags[rank.id]);
       await changed();
-      say.done(done, () => undo(before));
+      say.done(done, edit === null ? undefined : () => undo(edit));
     } catch (error) {
       say.failed(error);
       client.invalidateQueries({ queryKey: ['ladders'] });

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { count, date, percent, plain, signed, time } from './words';
+import { count, date, isNow, percent, plain, signed, time } from './words';
 
 it('writes what the screens say', () => {
   expect(signed(-1.2)).toBe('−1.2');
@@ -16,4 +16,12 @@ it('names the year of another year only', () => {
   const year = new Date().getFullYear();
   expect(date(`${year}-04-14T09:00:00Z`)).toMatch(/^\w{3} 14 Apr$/);
   expect(date('2001-04-14')).toBe('Sat 14 Apr 2001');
+});
+
+it('knows what holds today and what is over', () => {
+  const today = new Date(2026, 2, 5);
+  expect(isNow('2026-03-05', '2026-03-05', today)).toBe(true);
+  expect(isNow('2026-03-01', '2026-03-04', today)).toBe(false);
+  expect(isNow('2026-03-06', null, today)).toBe(false);
+  expect(isNow('2026-03-01', null, today)).toBe(true);
 });

@@ -25,6 +25,13 @@ export const signed = (n: number) => (n === 0 ? '0' : `${n > 0 ? '+' : '−'}${M
 
 export const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
+/** Whether something with a first and a last day holds today; without a last day it holds until it is lifted. */
+export const isNow = (from: string, until: string | null | undefined, today = new Date()) => {
+  const pad = (n: number) => String(n).padStart(2, '0');
+  const now = `${today.getFullYear()}-${pad(today.getMonth() + 1)}-${pad(today.getDate())}`;
+  return from <= now && (!until || now <= until);
+};
+
 /** "DILIGENT_WORD" → "Diligent word" */
 export const plain = (code: string) => (code.charAt(0) + code.slice(1).toLowerCase()).replaceAll('_', ' ');
 

@@ -41,7 +41,9 @@ export function EditForm<T extends { id: string }>(props: Props<T>) {
     else if (withTag) setTheirs(await current().catch(() => null));
   };
   const retire = async () => {
-    if (retired && (await edit.retire(place, draft.id, retired))) onDone();
+    if (!retired || tag === null) return;
+    if (await edit.retire(place, draft.id, theirs?.tag ?? tag, retired)) onDone();
+    else setTheirs(await current().catch(() => null));
   };
   return (
     <form

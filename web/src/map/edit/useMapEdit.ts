@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Problem, read, send } from '../../api/client';
-import type { Edited, Merged } from '../../api/types';
+import { Problem, send, sendEdit } from '../../api/client';
+import type { Merged } from '../../api/types';
 import { useNotices } from '../../ui/Notices';
 
 /** Where each kind of thing is sent, and what the journal calls it. */
@@ -70,10 +70,10 @@ export function useMapEdit() {
       setSaving(false);
     }
   };
-  const told = async (place: Place, id: string, done: string) => {
-    const [last] = await read<Edited[]>(`/map/history?kind=${PLACES[place]}&id=${id}`);
+  /** Says what was done; only what this very save changed can be taken back from its notice. */
+  const told = async (edit: string | null, done: string) => {
     await changed();
-    say.done(done, last && (() => undo(last.edit)));
+    say.done(done, edit === null ? undefined : () => undo(edit));
   };
   return {
     problem,
@@ -81,14 +81,15 @@ export function useMapEdit() {
     forget: () => setProblem(null),
     save: ({ place, body, tag, done }: Save) =>
       attempt(async () => {
-        if (tag === null) await send('POST', `/map/${place}`, body);
-        else await send('PUT', `/map/${place}/${body.id}`, body, tag);
-        await told(place, body.id, done);
+        const { edit } = await (tag === null
+          ? sendEdit('POST', `/map/${place}`, body)
+          : sendEdit('PUT', `/map/${place}/${body.id}`, body, tag));
+        await told(edit, done);
       }),
-    retire: (place: Place, id: string, done: string) =>
+    retire: (place: Place, id: string, tag: string, done: string) =>
       attempt(async () => {
-        await send('DELETE', `/map/${place}/${id}`);
-        await told(place, id, done);
+        const { edit } = await sendEdit('DELETE', `/map/${place}/${id}`, undefined, tag);
+        await told(edit, done);
       }),
     merge: (id: string, into: string, done: string) =>
       attempt(async () => {

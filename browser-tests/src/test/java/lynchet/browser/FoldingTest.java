@@ -36,7 +36,7 @@ class FoldingTest {
         club = PackagedServer.newClub("large-map");
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800, club.address())) {
             coach.begin(club.code(), "EMPTY");
-            assertThat(coach.post("/api/archive?mode=replace", LargeMap.json())).contains("\"positions\":400");
+            assertThat(coach.post("/api/archive?mode=replace", LargeMap.json())).contains("\"pairs\":200");
         }
     }
 

@@ -8,6 +8,8 @@ import lynchet.server.keep.Jobs.JobView;
 import lynchet.server.keep.Jobs.State;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.security.authentication.TestingAuthenticationToken;
+import org.springframework.security.core.context.SecurityContextHolder;
 
 class JobsTest {
 
@@ -15,6 +17,7 @@ class JobsTest {
 
     @AfterEach
     void stop() {
+        SecurityContextHolder.clearContext();
         jobs.stop();
     }
 
@@ -76,6 +79,30 @@ class JobsTest {
         assertThat(now(waiting).state()).isEqualTo(State.CANCELLED);
         assertThat(wentOn).isFalse();
         assertThat(jobs.cancel("nothing")).isEmpty();
+    }
+
+    @Test
+    void aPlanDoesNotWaitForAnImportAndShowsItsBestToItsOwnerOnly() throws InterruptedException {
+        CountDownLatch found = new CountDownLatch(1);
+        CountDownLatch end = new CountDownLatch(1);
+        jobs.start(Jobs.Kind.IMPORT, "long", progress -> {
+            await(end);
+            return null;
+        });
+        SecurityContextHolder.getContext().setAuthentication(new TestingAuthenticationToken("head", null));
+        JobView plan = jobs.start(Jobs.Kind.PLAN, "plan", progress -> {
+            progress.best("a fair one");
+            found.countDown();
+            await(end);
+            return "the best";
+        });
+        found.await();
+        assertThat(now(plan).best()).isEqualTo("a fair one");
+        assertThat(now(plan).owner()).isEqualTo("head");
+        SecurityContextHolder.getContext().setAuthentication(new TestingAuthenticationToken("coach", null));
+        assertThat(jobs.find(plan.id())).isEmpty();
+        assertThat(jobs.cancel(plan.id())).isEmpty();
+        end.countDown();
     }
 
     private static void await(CountDownLatch latch) {

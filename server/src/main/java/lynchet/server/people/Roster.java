@@ -122,8 +122,8 @@ public class Roster {
                             .append(i * 10_000 + j * 10);
                 }
             }
-            return cases.isEmpty()
-                    ? "0"
+            return cases.isEmpty() // a club without ladders; a bare number would name a column
+                    ? "s.folded_name"
                     : "coalesce((select max(case concat(l.ladder, '/', l.rank_id)" + cases
                             + " else 0 end + l.stripes) from student_ladder l where l.student = s.id), -1)";
         }

@@ -85,4 +85,23 @@ class FirstPageTest {
         assertThat(user.get("/api/map").json().path("data").path("techniques")).isEmpty();
         assertThat(user.get("/api/library").text()).contains("techniques/body-drop", "\"NEW\"");
     }
+
+    /** Nothing but people: no ladder, no track, no class. */
+    @Test
+    void aClubWithoutLaddersListsItsPeopleInEveryOrder() {
+        user.post("/api/session/first", first("library", "EMPTY")).expect(200);
+        for (String name : new String[] {"Zoe Reed", "Abel Bank"}) {
+            user.post("/api/people", Map.of("id", "x", "name", name, "joined", "2026-01-05"))
+                    .expect(200);
+        }
+        for (String sort : new String[] {"name", "seen", "rank"}) {
+            assertThat(user.get("/api/people?down=true&sort=" + sort)
+                            .expect(200)
+                            .json()
+                            .at("/rows/0/student/name")
+                            .asString())
+                    .isEqualTo("Zoe Reed");
+        }
+        assertThat(user.get("/api/people/ranks").expect(200).json()).isEmpty();
+    }
 }

@@ -8,16 +8,23 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import lynchet.core.club.Club;
 import lynchet.core.club.ClubRecords;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.people.Progress;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
+import lynchet.core.rank.Ladder;
 import lynchet.format.ClubArchive;
 import lynchet.format.Json;
+import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.mat.OpenSyllabus;
 import lynchet.server.mat.StudentStates;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -86,9 +93,35 @@ class RandomWritesTest {
         ClubRecords.of(kept).forEach(one -> replayed.put(one.student(), plain(one.state(kept.ladders(), map))));
         List<String> ids = kept.people().stream().map(Student::id).toList();
         same(club.getBean(StudentStates.class).of(ids), replayed, "written, round " + round);
+        open(club, kept, map);
         other.post("/api/archive?mode=replace", archive).expect(200);
         assertThat(other.get("/api/archive").text()).isEqualTo(archive);
         same(RunningClub.states(ids), replayed, "taken in, round " + round);
+    }
+
+    /** What is kept of the syllabus of held ranks, each time of states that have changed meanwhile. */
+    private static void open(ConfigurableApplicationContext club, Club kept, GrapplingMap map) {
+        Map<String, Integer> open = new TreeMap<>();
+        Set<String> here = kept.people().stream()
+                .filter(one -> one.left() == null)
+                .map(Student::id)
+                .collect(Collectors.toSet());
+        ClubRecords.of(kept).stream()
+                .filter(one -> here.contains(one.student()))
+                .forEach(one -> {
+                    StudentState state = one.state(kept.ladders(), map);
+                    for (Ladder ladder : kept.ladders()) {
+                        Optional.ofNullable(state.ladders().get(ladder.id()))
+                                .flatMap(count -> ladder.rank(count.held().rank()))
+                                .ifPresent(rank -> open.put(
+                                        one.student() + " on " + ladder.id(), new Progress(state, map).open(rank)));
+                    }
+                });
+        Map<String, Integer> counted = new TreeMap<>();
+        club.getBean(OpenSyllabus.class)
+                .ofAll(club.getBean(Taught.class).now())
+                .forEach(one -> counted.put(one.student() + " on " + one.ladder(), one.open()));
+        assertThat(counted).isEqualTo(open);
     }
 
     private static void same(Map<String, StudentState> kept, Map<String, Object> replayed, String when) {

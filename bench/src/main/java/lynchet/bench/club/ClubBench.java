@@ -194,7 +194,7 @@ public final class ClubBench {
         LocalDate day = today.minusDays(Math.max(0, today.getDayOfWeek().getValue() - 5));
         for (String what : List.of("warming up", "written")) {
             long from = System.nanoTime();
-            int seconds = what.equals("warming up") ? 15 : 10;
+            int seconds = what.equals("warming up") ? 60 : 10;
             List<Double> took = together(WRITERS, seconds, n -> {
                 User user = signedIn(server);
                 Random random = new Random(n);

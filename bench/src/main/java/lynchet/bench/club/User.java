@@ -1,24 +1,30 @@
 package lynchet.bench.club;
 
 import java.io.IOException;
-import java.net.CookieManager;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.net.HttpURLConnection;
 import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
+import java.nio.file.StandardCopyOption;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import lynchet.format.Json;
 import tools.jackson.databind.JsonNode;
 
-/** Somebody at the other end of HTTP. */
+/** Somebody at the other end of HTTP. Plain blocking calls, so that asking takes little from the cores it measures. */
 final class User {
 
-    private final CookieManager cookies = new CookieManager();
-    private final HttpClient client = HttpClient.newBuilder()
-            .version(HttpClient.Version.HTTP_1_1)
-            .cookieHandler(cookies)
-            .build();
+    private static final int LONGEST_WAIT = 15 * 60_000;
+
+    static {
+        System.setProperty("http.maxConnections", "100");
+    }
+
+    private final Map<String, String> cookies = new TreeMap<>();
     private final String base;
 
     User(String base) {
@@ -26,35 +32,60 @@ final class User {
         get("/api/session/welcome");
     }
 
-    private HttpRequest.Builder to(String path) {
-        String token = cookies.getCookieStore().getCookies().stream()
-                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
-                .map(cookie -> cookie.getValue())
-                .findFirst()
-                .orElse("");
-        return HttpRequest.newBuilder(URI.create(base + path))
-                .timeout(Duration.ofMinutes(15))
-                .header("Content-Type", "application/json")
-                .header("X-XSRF-TOKEN", token);
+    private interface Body {
+        void to(HttpURLConnection asking) throws IOException;
     }
 
-    private String send(HttpRequest request) {
+    private interface Answer<T> {
+        T from(InputStream body) throws IOException;
+    }
+
+    private <T> T ask(String method, String path, Body body, Answer<T> answer) {
         try {
-            HttpResponse<String> answer = client.send(request, HttpResponse.BodyHandlers.ofString());
-            if (answer.statusCode() >= 300) {
-                throw new IllegalStateException(
-                        request.uri() + " answers " + answer.statusCode() + " " + answer.body());
+            HttpURLConnection asking =
+                    (HttpURLConnection) URI.create(base + path).toURL().openConnection();
+            asking.setReadTimeout(LONGEST_WAIT);
+            asking.setRequestMethod(method);
+            asking.setRequestProperty(
+                    "Cookie",
+                    cookies.entrySet().stream()
+                            .map(cookie -> cookie.getKey() + "=" + cookie.getValue())
+                            .collect(Collectors.joining("; ")));
+            if (body != null) {
+                asking.setDoOutput(true);
+                asking.setRequestProperty("Content-Type", "application/json");
+                asking.setRequestProperty("X-XSRF-TOKEN", cookies.getOrDefault("XSRF-TOKEN", ""));
+                body.to(asking);
             }
-            return answer.body();
+            int status = asking.getResponseCode();
+            for (int i = 1; asking.getHeaderField(i) != null; i++) { // in their order: taken away, then given anew
+                if ("Set-Cookie".equalsIgnoreCase(asking.getHeaderFieldKey(i))) {
+                    keep(asking.getHeaderField(i));
+                }
+            }
+            if (status >= 300) {
+                throw new IllegalStateException(path + " answers " + status + " "
+                        + new String(asking.getErrorStream().readAllBytes(), StandardCharsets.UTF_8));
+            }
+            try (InputStream in = asking.getInputStream()) {
+                return answer.from(in);
+            }
         } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
-        } catch (InterruptedException e) {
-            throw new IllegalStateException(e);
+            throw new UncheckedIOException(e);
         }
     }
 
+    private void keep(String cookie) {
+        String[] pair = cookie.split(";", 2)[0].split("=", 2);
+        cookies.put(pair[0], pair[1]);
+    }
+
+    private static String text(InputStream in) throws IOException {
+        return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    }
+
     String get(String path) {
-        return send(to(path).GET().build());
+        return ask("GET", path, null, User::text);
     }
 
     JsonNode json(String path) {
@@ -62,17 +93,23 @@ final class User {
     }
 
     String post(String path, Object body) {
-        return send(to(path).POST(HttpRequest.BodyPublishers.ofString(Json.write(body)))
-                .build());
+        byte[] bytes = Json.write(body).getBytes(StandardCharsets.UTF_8);
+        return ask("POST", path, asking -> asking.getOutputStream().write(bytes), User::text);
     }
 
-    JsonNode upload(String path, Path file) throws IOException {
-        return Json.mapper()
-                .readTree(send(
-                        to(path).POST(HttpRequest.BodyPublishers.ofFile(file)).build()));
+    JsonNode upload(String path, Path file) {
+        String answer = ask(
+                "POST",
+                path,
+                asking -> {
+                    asking.setFixedLengthStreamingMode(Files.size(file));
+                    Files.copy(file, asking.getOutputStream());
+                },
+                User::text);
+        return Json.mapper().readTree(answer);
     }
 
-    void download(String path, Path file) throws IOException, InterruptedException {
-        client.send(to(path).GET().build(), HttpResponse.BodyHandlers.ofFile(file));
+    void download(String path, Path file) {
+        ask("GET", path, null, in -> Files.copy(in, file, StandardCopyOption.REPLACE_EXISTING));
     }
 }

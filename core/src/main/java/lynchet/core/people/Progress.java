@@ -6,11 +6,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Technique;
+import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
 import lynchet.core.rank.Item;
+import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.Sides;
 import lynchet.core.rank.SyllabusGroup;
@@ -64,10 +67,10 @@ public final class Progress {
     ItemProgress of(Item item, LocalDate today) {
         String subject = subject(item, map);
         List<Side> sides = sides(item);
-        Standard have = sides.isEmpty() ? best(item, subject, null) : worst(item, subject, sides);
+        Standard have = have(item, subject, sides);
         int sessions = leastSessions(subject, sides);
         Optional<Fading> best = state.on(subject, null);
-        boolean met = have != null && have.compareTo(item.standard()) >= 0;
+        boolean met = isEnough(item, have);
         return new ItemProgress(
                 item,
                 met,
@@ -76,6 +79,46 @@ public final class Progress {
                 best.map(f -> f.stateOn(today)).orElse(null),
                 best.map(Fading::last).orElse(null),
                 met ? "" : missing(item, subject, sides, sessions));
+    }
+
+    private Standard have(Item item, String subject, List<Side> sides) {
+        return sides.isEmpty() ? best(item, subject, null) : worst(item, subject, sides);
+    }
+
+    private static boolean isEnough(Item item, Standard have) {
+        return have != null && have.compareTo(item.standard()) >= 0;
+    }
+
+    /** How many of a rank's groups are not met, and one more while falls that its throws need are not passed. */
+    public int open(Rank rank) {
+        int open = openFalls(rank).isEmpty() ? 0 : 1;
+        for (SyllabusGroup group : rank.syllabus()) {
+            long met = group.items().stream()
+                    .filter(item -> isEnough(item, have(item, subject(item, map), sides(item))))
+                    .count();
+            open += met < group.needed() ? 1 : 0;
+        }
+        return open;
+    }
+
+    /** Whoever is examined on throws is thrown in turn: the falls that the throws of a rank need, in order of id. */
+    public List<String> falls(Rank rank) {
+        return rank.items()
+                .flatMap(item -> Ladder.techniqueOf(item, map).stream())
+                .map(id -> map.technique(id).orElseThrow())
+                .filter(technique -> technique.family() != Family.BREAKFALL)
+                .flatMap(technique -> technique.receiverFalls().stream())
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    /** Those of the falls that are not passed. */
+    public List<String> openFalls(Rank rank) {
+        return falls(rank).stream()
+                .filter(fall ->
+                        state.marks().best(fall, Role.PERFORMER, null, null).isEmpty())
+                .toList();
     }
 
     private int leastSessions(String subject, List<Side> sides) {

@@ -5,10 +5,8 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Technique;
-import lynchet.core.mat.Role;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Policy;
@@ -74,6 +72,17 @@ public record Readiness(
                 .map(count -> new Judge(asked, count).judge());
     }
 
+    /**
+     * Whether the verdict is {@link Verdict#ELIGIBLE}, without the words and dates of the whole answer.
+     *
+     * @param open how much of the held rank's syllabus is {@link Progress#open open}
+     */
+    public static boolean isReady(
+            Student student, LadderCount count, int open, Ladder ladder, LocalDate today, Eyes eyes) {
+        Question asked = new Question(student, null, 0, ladder, null, null, today, eyes);
+        return open == 0 && new Judge(asked, count).isReadyWithSyllabus();
+    }
+
     /** Collects the conditions one after the other. */
     private static final class Judge {
 
@@ -99,40 +108,68 @@ public record Readiness(
         }
 
         Readiness judge() {
-            Optional<Rank> next = ladder.after(rank.id());
-            int since = count.classes() + (held.fromBefore() ? student.priorClasses() : 0);
-            int need = ladder.policy().classesForRank(rank);
-            Optional<Projection> projection = project(need - since);
-            if (need > 0) {
+            Optional<Projection> projection = project(need() - since());
+            if (need() > 0) {
                 add(
                         Condition.Code.CLASSES,
                         "Classes since " + rank.name(),
-                        since >= need,
-                        since + "",
-                        need + "",
-                        Say.count(need - since, "class", "classes") + " to go",
+                        since() >= need(),
+                        since() + "",
+                        need() + "",
+                        Say.count(need() - since(), "class", "classes") + " to go",
                         projection.map(Projection::median).orElse(null));
             }
-            boolean all = asked.eyes() == Eyes.COACH;
-            timeInRank();
-            next.filter(rankAbove -> all).ifPresent(this::age);
+            timeAndAge();
             syllabus();
             falls();
-            if (all) {
-                holdsAndLimits();
-            }
-            membership();
+            limitsAndMembership();
             LocalDate window = window();
             return new Readiness(
                     student.id(),
                     ladder.id(),
                     rank.id(),
-                    next.map(Rank::id).orElse(null),
-                    verdict(next.isPresent(), window),
+                    next().map(Rank::id).orElse(null),
+                    verdict(next().isPresent(), window),
                     List.copyOf(conditions),
                     projection.orElse(null),
                     window,
-                    stripe(since));
+                    stripe(since()));
+        }
+
+        boolean isReadyWithSyllabus() {
+            timeAndAge();
+            limitsAndMembership();
+            return next().isPresent()
+                    && since() >= need()
+                    && conditions.stream().allMatch(Condition::met);
+        }
+
+        private Optional<Rank> next() {
+            return ladder.after(rank.id());
+        }
+
+        private int since() {
+            return count.classes() + (held.fromBefore() ? student.priorClasses() : 0);
+        }
+
+        private int need() {
+            return ladder.policy().classesForRank(rank);
+        }
+
+        private boolean seesAll() {
+            return asked.eyes() == Eyes.COACH;
+        }
+
+        private void timeAndAge() {
+            timeInRank();
+            next().filter(rankAbove -> seesAll()).ifPresent(this::age);
+        }
+
+        private void limitsAndMembership() {
+            if (seesAll()) {
+                holdsAndLimits();
+            }
+            membership();
         }
 
         private Optional<Projection> project(int toGo) {
@@ -213,28 +250,19 @@ public record Readiness(
                     .orElse(item.words() == null ? item.subject() : item.words());
         }
 
-        /** Whoever is examined on throws is thrown in turn, so the falls of the next rank's throws must be passed. */
         private void falls() {
-            MarkBook marks = asked.state().marks();
-            List<String> needed = rank.items()
-                    .flatMap(item -> Ladder.techniqueOf(item, map).stream())
-                    .map(id -> map.technique(id).orElseThrow())
-                    .filter(technique -> technique.family() != Family.BREAKFALL)
-                    .flatMap(technique -> technique.receiverFalls().stream())
-                    .distinct()
-                    .sorted()
-                    .toList();
-            List<String> open = needed.stream()
-                    .filter(fall -> marks.best(fall, Role.PERFORMER, null, null).isEmpty())
+            Progress progress = new Progress(asked.state(), map);
+            int needed = progress.falls(rank).size();
+            List<String> open = progress.openFalls(rank).stream()
                     .map(fall -> map.technique(fall).orElseThrow().name())
                     .toList();
-            if (!needed.isEmpty()) {
+            if (needed > 0) {
                 add(
                         Condition.Code.FALLS,
                         "Receiver's falls",
                         open.isEmpty(),
-                        needed.size() - open.size() + "",
-                        needed.size() + "",
+                        needed - open.size() + "",
+                        needed + "",
                         "to be passed: " + String.join(", ", open),
                         null);
             }

@@ -138,8 +138,15 @@ class ReadinessTest {
                         .filter(day -> day.isAfter(from))
                         .toList(),
                 recent == 0 ? List.of() : List.of(recent));
-        return Readiness.of(new Readiness.Question(ana, state, recent, ladder, map, pace, TODAY, eyes))
+        Readiness readiness = Readiness.of(new Readiness.Question(ana, state, recent, ladder, map, pace, TODAY, eyes))
                 .orElseThrow();
+        LadderCount count = state.ladders().get(ladder.id());
+        int open =
+                new Progress(state, map).open(ladder.rank(count.held().rank()).orElseThrow());
+        assertThat(Readiness.isReady(ana, count, open, ladder, TODAY, eyes))
+                .as("counted as ready, as in %s", readiness)
+                .isEqualTo(readiness.verdict() == Readiness.Verdict.ELIGIBLE);
+        return readiness;
     }
 
     private static Condition condition(Readiness readiness, Condition.Code code) {

@@ -5,6 +5,8 @@ import java.util.function.Supplier;
 import lynchet.core.club.Club;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
@@ -41,6 +43,15 @@ public class Taught {
                     }
                     return current;
                 });
+    }
+
+    /** Reads it while whoever came first still signs in; should that fail, whoever asks next is told why. */
+    @EventListener(ApplicationReadyEvent.class)
+    void readAhead() {
+        Thread ahead = new Thread(this::now, "taught");
+        ahead.setDaemon(true);
+        ahead.setUncaughtExceptionHandler((thread, failed) -> {});
+        ahead.start();
     }
 
     private Club read() {

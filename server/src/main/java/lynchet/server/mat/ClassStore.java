@@ -1,11 +1,13 @@
 package lynchet.server.mat;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
@@ -23,12 +25,10 @@ public class ClassStore extends BodyRecords<TrainingClass, ClassRow> {
             .thenComparing(TrainingClass::start)
             .thenComparing(TrainingClass::id);
 
-    private final JdbcTemplate jdbc;
     private final AttendanceStore attendance;
 
     ClassStore(EntityManager entities, JdbcTemplate jdbc, AttendanceStore attendance) {
         super(entities, jdbc, Parts.CLASSES, ClassRow.class, ClassRow::new, Target.CLASS);
-        this.jdbc = jdbc;
         this.attendance = attendance;
     }
 
@@ -61,10 +61,10 @@ public class ClassStore extends BodyRecords<TrainingClass, ClassRow> {
         return all;
     }
 
-    /** Lets nobody else record or change something in a class until the transaction ends; whether there is such a class. */
-    boolean lock(String id) {
-        return !jdbc.queryForList("select id from training_class where id = ? for update", String.class, id)
-                .isEmpty();
+    /** The class, which nobody else changes or records something in until the transaction ends. */
+    Optional<TrainingClass> lock(String id) {
+        return Optional.ofNullable(entities().find(ClassRow.class, id, LockModeType.PESSIMISTIC_WRITE))
+                .map(ClassRow::toCore);
     }
 
     @Override

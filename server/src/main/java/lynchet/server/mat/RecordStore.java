@@ -76,7 +76,7 @@ public class RecordStore {
     @Transactional
     public TrainingClass put(TrainingClass changed, String ifMatch) {
         known.check(Parts.CLASSES, changed);
-        Optional<TrainingClass> kept = classes.lock(changed.id()) ? classes.find(changed.id()) : Optional.empty();
+        Optional<TrainingClass> kept = classes.lock(changed.id());
         Optional<TrainingClass> seen = kept.or(() -> taught.now().calendar().find(changed.id()));
         seen.ifPresent(before -> ETags.match(ifMatch, before, changed.id()));
         if (kept.isEmpty()) {
@@ -108,15 +108,15 @@ public class RecordStore {
 
     /** The class, locked; one that a slot gives is kept from now on. */
     private TrainingClass open(String id) {
-        if (!classes.lock(id)) {
+        return classes.lock(id).orElseGet(() -> {
             TrainingClass given = taught.now()
                     .calendar()
                     .find(id)
                     .orElseThrow(() -> Refusal.bad("RECORD_CLASS", "/classId", "There is no class " + id + "."));
             classes.add(List.of(given));
             journal.write("add", "class", id, null, given);
-        }
-        return classes.find(id).orElseThrow();
+            return given;
+        });
     }
 
     /** Records that a student is in a class; unique per student and class, whoever took it first. */
@@ -161,7 +161,7 @@ public class RecordStore {
     public void leave(String id) {
         Attendance there = attendance.find(id).orElseThrow(() -> Refusal.missing("attendance", id));
         classes.lock(there.classId());
-        if (attendance.find(id).isEmpty()) {
+        if (attendance.of(there.student(), there.classId()).isEmpty()) {
             throw Refusal.missing("attendance", id);
         }
         journal.write("remove", "attendance", id, there, null);

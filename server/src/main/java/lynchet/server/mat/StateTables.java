@@ -30,12 +30,17 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.stereotype.Component;
 
-/** The four tables in which the states of students stand: one row a student, a ladder, a skill, a standing mark. */
+/**
+ * The four tables in which the states of students stand: one row a student, a ladder, a skill, a standing mark. The row
+ * of a student counts how often its state has changed, so that what was worked out from it is known to be old.
+ */
 @Component
 public class StateTables {
 
     private static final List<String> TABLES =
-            List.of("student_mark", "student_skill", "student_ladder", "student_state");
+            List.of("student_syllabus", "student_mark", "student_skill", "student_ladder", "student_state");
+
+    static final String LADDER_COLUMNS = "student, ladder, rank_id, stripes, since, from_before, classes, last_day";
 
     private static final String SKILL_COLUMNS =
             "settled_sessions, settled_last, settled_half_life, live_counted, latest_day, whole_reps, part_reps, marks,"
@@ -48,26 +53,34 @@ public class StateTables {
     }
 
     private static final class Parts {
-        private LocalDate lastSeen;
+        private final LocalDate lastSeen;
         private final Map<String, LadderCount> ladders = new HashMap<>();
         private final Map<SkillKey, Skill> skills = new HashMap<>();
         private final Map<MarkBook.Key, MarkBook.Standing> marks = new HashMap<>();
+
+        private Parts(LocalDate lastSeen) {
+            this.lastSeen = lastSeen;
+        }
 
         private StudentState state() {
             return new StudentState(lastSeen, ladders, skills, new MarkBook(marks));
         }
     }
 
-    /** Lets nobody else change the states of these students until the transaction ends. */
-    void lock(Collection<String> students) {
+    /** Lets nobody else change the states of these students until the transaction ends; when each was last seen. */
+    Map<String, LocalDate> lock(Collection<String> students) {
         List<String> inOrder = students.stream().sorted().toList();
+        Map<String, LocalDate> seen = new HashMap<>();
         if (!inOrder.isEmpty()) {
-            jdbc.queryForList(
-                    "select student from student_state where student in (" + Sql.marks(inOrder.size())
+            jdbc.query(
+                    "select student, last_seen from student_state where student in (" + Sql.marks(inOrder.size())
                             + ") order by student for update",
-                    String.class,
+                    row -> {
+                        seen.put(row.getString(1), row.getObject(2, LocalDate.class));
+                    },
                     inOrder.toArray());
         }
+        return seen;
     }
 
     /**
@@ -76,21 +89,24 @@ public class StateTables {
      * @param subjects only skills and marks about these; null: all of them
      */
     Map<String, StudentState> load(Collection<String> students, Collection<String> subjects) {
+        Map<String, LocalDate> seen = new HashMap<>();
+        query("select student, last_seen from student_state", students, null, row -> {
+            seen.put(row.getString(1), row.getObject(2, LocalDate.class));
+        });
+        return load(students, subjects, seen);
+    }
+
+    /** The same of students who are {@link #lock locked}, which has said when they were last seen. */
+    Map<String, StudentState> load(
+            Collection<String> students, Collection<String> subjects, Map<String, LocalDate> seen) {
         Map<String, Parts> parts = new LinkedHashMap<>();
-        students.forEach(student -> parts.put(student, new Parts()));
+        students.forEach(student -> parts.put(student, new Parts(seen.get(student))));
         if (students.isEmpty()) {
             return Map.of();
         }
-        query(
-                "select student, last_seen from student_state",
-                students,
-                null,
-                row -> parts.get(row.getString(1)).lastSeen = row.getObject(2, LocalDate.class));
-        query(
-                "select student, ladder, rank_id, stripes, since, from_before, classes, last_day from student_ladder",
-                students,
-                null,
-                row -> parts.get(row.getString(1)).ladders.put(row.getString(2), ladder(row)));
+        query("select " + LADDER_COLUMNS + " from student_ladder", students, null, row -> parts.get(row.getString(1))
+                .ladders
+                .put(row.getString(2), ladder(row)));
         if (subjects == null || !subjects.isEmpty()) {
             query(
                     "select student, subject, side, " + SKILL_COLUMNS + " from student_skill",
@@ -121,7 +137,8 @@ public class StateTables {
         jdbc.query(select + where, each, values.toArray());
     }
 
-    private static LadderCount ladder(ResultSet row) throws SQLException {
+    /** The columns {@code student, ladder, rank_id, stripes, since, from_before, classes, last_day}, in this order. */
+    static LadderCount ladder(ResultSet row) throws SQLException {
         HeldRank held = new HeldRank(
                 row.getString(2),
                 row.getString(3),
@@ -162,7 +179,7 @@ public class StateTables {
                 row.getObject(9, OffsetDateTime.class).toInstant());
     }
 
-    /** Writes what differs between two states of each student; both were loaded with the same subjects. */
+    /** Writes what differs between two states of each student, as a new version; both are of the same subjects. */
     void save(Map<String, StudentState> was, Map<String, StudentState> is) {
         Rows rows = new Rows();
         is.forEach((student, state) -> rows.compare(student, was.getOrDefault(student, StudentState.empty()), state));
@@ -201,9 +218,10 @@ public class StateTables {
         }
 
         void compare(String student, StudentState was, StudentState is) {
-            if (!Objects.equals(was.lastSeen(), is.lastSeen())) {
-                add("update student_state set last_seen = ? where student = ?", is.lastSeen(), student);
-            }
+            add(
+                    "update student_state set version = version + 1, last_seen = ? where student = ?",
+                    is.lastSeen(),
+                    student);
             each(was.ladders(), is.ladders(), (ladder, before, after) -> ladder(student, ladder, before, after));
             each(was.skills(), is.skills(), (key, before, after) -> skill(student, key, before, after));
             each(

@@ -1,5 +1,6 @@
 package lynchet.server.mat;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -39,14 +40,22 @@ public class StudentStates implements AfterRecords {
     private static final int PAGE = 50;
 
     private final StateTables tables;
+    private final OpenSyllabus syllabus;
     private final RecordReader reader;
     private final Taught taught;
     private final Stores stores;
     private final JdbcTemplate jdbc;
     private final List<Consumer<Set<String>>> listeners = new CopyOnWriteArrayList<>();
 
-    StudentStates(StateTables tables, RecordReader reader, Taught taught, Stores stores, JdbcTemplate jdbc) {
+    StudentStates(
+            StateTables tables,
+            OpenSyllabus syllabus,
+            RecordReader reader,
+            Taught taught,
+            Stores stores,
+            JdbcTemplate jdbc) {
         this.tables = tables;
+        this.syllabus = syllabus;
         this.reader = reader;
         this.taught = taught;
         this.stores = stores;
@@ -56,13 +65,7 @@ public class StudentStates implements AfterRecords {
     /** The states of these students, by id; a student of whom nothing is recorded has an empty one. */
     @Transactional(readOnly = true)
     public Map<String, StudentState> of(Collection<String> students) {
-        return of(students, null);
-    }
-
-    /** The same, but of skills and marks only those about some subjects; null: about all. */
-    @Transactional(readOnly = true)
-    public Map<String, StudentState> of(Collection<String> students, Collection<String> subjects) {
-        return tables.load(students, subjects);
+        return tables.load(students, null);
     }
 
     /** Folds what has just been recorded, in the caller's transaction. */
@@ -71,10 +74,10 @@ public class StudentStates implements AfterRecords {
             return;
         }
         changed(events.keySet());
-        tables.lock(events.keySet());
+        Map<String, LocalDate> seen = tables.lock(events.keySet());
         Set<String> subjects = new HashSet<>();
         events.values().forEach(all -> all.forEach(event -> subject(event, subjects)));
-        Map<String, StudentState> was = tables.load(events.keySet(), subjects);
+        Map<String, StudentState> was = tables.load(events.keySet(), subjects, seen);
         Map<String, StudentState> is = new HashMap<>();
         Set<String> late = new HashSet<>();
         events.forEach((student, all) -> {
@@ -120,11 +123,11 @@ public class StudentStates implements AfterRecords {
 
     private void again(
             Collection<String> students, Collection<String> subjects, List<Ladder> ladders, GrapplingMap map) {
-        tables.lock(students);
+        Map<String, LocalDate> seen = tables.lock(students);
         List<String> all = List.copyOf(students);
         for (int from = 0; from < all.size(); from += PAGE) {
             List<String> some = all.subList(from, Math.min(all.size(), from + PAGE));
-            Map<String, StudentState> was = tables.load(some, subjects);
+            Map<String, StudentState> was = tables.load(some, subjects, seen);
             tables.save(was, folded(some, subjects, ladders, map));
         }
     }
@@ -159,10 +162,13 @@ public class StudentStates implements AfterRecords {
         List<Ladder> ladders = all(Parts.LADDERS);
         GrapplingMap map = GrapplingMap.of(new MapData(
                 all(Parts.PAIRS), all(Parts.TECHNIQUES), all(Parts.LINKS), all(Parts.REACTIONS), all(Parts.RULESETS)));
+        OpenSyllabus.Ranks ranks = new OpenSyllabus.Ranks(ladders, map);
         for (int from = 0; from < students.size(); from += PAGE) {
             progress.at("students", from, students.size());
             List<String> some = students.subList(from, Math.min(students.size(), from + PAGE));
-            tables.save(Map.of(), folded(some, null, ladders, map));
+            Map<String, StudentState> states = folded(some, null, ladders, map);
+            tables.save(Map.of(), states);
+            syllabus.begin(states, ranks);
         }
     }
 

@@ -17,7 +17,6 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.people.ClubPace;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.LadderCount;
-import lynchet.core.people.Progress;
 import lynchet.core.people.Readiness;
 import lynchet.core.people.Soil;
 import lynchet.core.people.Student;
@@ -28,6 +27,7 @@ import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sql;
+import lynchet.server.mat.OpenSyllabus;
 import lynchet.server.mat.StudentStates;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
@@ -45,6 +45,7 @@ public class Roster {
 
     private final StudentStore students;
     private final StudentStates states;
+    private final OpenSyllabus syllabus;
     private final Taught taught;
     private final JdbcTemplate jdbc;
     private final Cache<Seen, Standing> remembered =
@@ -52,9 +53,10 @@ public class Roster {
     private final AtomicLong generation = new AtomicLong();
     private volatile Paced paced;
 
-    Roster(StudentStore students, StudentStates states, Taught taught, JdbcTemplate jdbc) {
+    Roster(StudentStore students, StudentStates states, OpenSyllabus syllabus, Taught taught, JdbcTemplate jdbc) {
         this.students = students;
         this.states = states;
+        this.syllabus = syllabus;
         this.taught = taught;
         this.jdbc = jdbc;
         states.onChange(this::forget);
@@ -81,14 +83,14 @@ public class Roster {
     /**
      * How somebody stands on a day.
      *
-     * @param rusty passed techniques that have faded; null when nobody has asked yet
+     * @param rusty passed techniques that have faded
      */
     record Standing(
             Basis basis,
             Student student,
             List<HeldRank> held,
             LocalDate lastSeen,
-            Integer rusty,
+            int rusty,
             List<Readiness> readiness) {}
 
     /** Whom to list and in which order. */
@@ -180,46 +182,42 @@ public class Roster {
     }
 
     /** How many hold a rank, and how many of them have met all that is asked for the next one. */
-    record Holding(int people, int ready) {
-        private Holding and(boolean isReady) {
-            return new Holding(people + 1, ready + (isReady ? 1 : 0));
-        }
-    }
+    record Holding(int people, int ready) {}
 
     /** How everybody who trains here stands towards the next rank, counted by ladder and rank held. */
-    @Transactional(readOnly = true)
+    @Transactional
     public Map<String, Map<String, Holding>> holding(LocalDate today, Readiness.Eyes eyes) {
-        List<String> ids = jdbc.queryForList(
-                "select s.id from student s join student_ladder l on l.student = s.id where s.left_on is null"
-                        + " order by l.ladder, l.rank_id, s.id",
-                String.class);
+        Snapshot now = taught.now();
+        List<OpenSyllabus.Held> all = syllabus.ofAll(now);
+        Map<String, Student> close = students.find(all.stream()
+                .filter(held -> held.open() == 0)
+                .map(OpenSyllabus.Held::student)
+                .distinct()
+                .toList());
         Map<String, Map<String, Holding>> counts = new TreeMap<>();
-        for (Standing standing : of(ids.stream().distinct().toList(), today, eyes, false)) {
-            for (Readiness one : standing.readiness()) {
-                counts.computeIfAbsent(one.ladder(), ladder -> new TreeMap<>())
-                        .merge(one.rank(), new Holding(0, 0).and(isReady(one)), (so, more) -> so.and(isReady(one)));
-            }
+        for (OpenSyllabus.Held held : all) {
+            Student student = close.get(held.student());
+            boolean isReady = student != null
+                    && Readiness.isReady(
+                            seen(student, eyes), held.count(), held.open(), now.ladder(held.ladder()), today, eyes);
+            counts.computeIfAbsent(held.ladder(), ladder -> new TreeMap<>())
+                    .merge(
+                            held.count().held().rank(),
+                            new Holding(1, isReady ? 1 : 0),
+                            (so, one) -> new Holding(so.people() + 1, so.ready() + one.ready()));
         }
         return counts;
-    }
-
-    private static boolean isReady(Readiness one) {
-        return one.verdict() == Readiness.Verdict.ELIGIBLE;
     }
 
     /** How these people stand today, in their order. */
     @Transactional(readOnly = true)
     public List<Standing> of(List<String> ids, LocalDate today, Readiness.Eyes eyes) {
-        return of(ids, today, eyes, true);
-    }
-
-    private List<Standing> of(List<String> ids, LocalDate today, Readiness.Eyes eyes, boolean withRust) {
         Snapshot now = taught.now();
         Basis basis = new Basis(now.revision(), today);
         Map<String, Standing> known = new HashMap<>();
         for (String id : ids) {
             Standing one = remembered.getIfPresent(new Seen(id, eyes));
-            if (one != null && one.basis().equals(basis) && (one.rusty() != null || !withRust)) {
+            if (one != null && one.basis().equals(basis)) {
                 known.put(id, one);
             }
         }
@@ -227,7 +225,7 @@ public class Roster {
         long before = generation.get();
         for (int from = 0; from < missing.size(); from += MOST) {
             List<String> some = missing.subList(from, Math.min(missing.size(), from + MOST));
-            known.putAll(work(some, now, basis, eyes, withRust));
+            known.putAll(work(some, now, basis, eyes));
         }
         if (generation.get() == before) {
             missing.forEach(id -> remembered.put(new Seen(id, eyes), known.get(id)));
@@ -238,15 +236,14 @@ public class Roster {
         return ids.stream().map(known::get).toList();
     }
 
-    private Map<String, Standing> work(
-            List<String> ids, Snapshot now, Basis basis, Readiness.Eyes eyes, boolean withRust) {
+    private Map<String, Standing> work(List<String> ids, Snapshot now, Basis basis, Readiness.Eyes eyes) {
         Map<String, Student> who = students.find(ids);
-        Map<String, StudentState> stand = states.of(ids, withRust ? null : asked(ids, now));
+        Map<String, StudentState> stand = states.of(ids);
         Map<String, Map<String, Integer>> recent = recent(ids, now, basis.day());
         ClubPace pace = pace(basis.day());
         Map<String, Standing> worked = new HashMap<>();
         for (String id : ids) {
-            Student student = eyes == Readiness.Eyes.VIEWER ? who.get(id).withoutPrivate() : who.get(id);
+            Student student = seen(who.get(id), eyes);
             StudentState state = stand.get(id);
             worked.put(
                     id,
@@ -258,26 +255,14 @@ public class Roster {
                                     .sorted(java.util.Comparator.comparing(HeldRank::ladder))
                                     .toList(),
                             state.lastSeen(),
-                            withRust ? rusty(state, now.map(), basis.day()) : null,
+                            rusty(state, now.map(), basis.day()),
                             readiness(student, state, recent.get(id), now, pace, basis.day(), eyes)));
         }
         return worked;
     }
 
-    /** What the ranks that these students hold ask for. */
-    private Set<String> asked(List<String> ids, Snapshot now) {
-        List<String> held = jdbc.query(
-                "select distinct ladder, rank_id from student_ladder where student in (" + Sql.marks(ids.size()) + ")",
-                (row, n) -> row.getString(1) + "/" + row.getString(2),
-                ids.toArray());
-        Set<String> subjects = new HashSet<>();
-        for (Ladder ladder : now.ladders()) {
-            ladder.ranks().stream()
-                    .filter(rank -> held.contains(ladder.id() + "/" + rank.id()))
-                    .flatMap(rank -> rank.items())
-                    .forEach(item -> subjects.addAll(Progress.subjects(item, now.map())));
-        }
-        return subjects;
+    private static Student seen(Student student, Readiness.Eyes eyes) {
+        return eyes == Readiness.Eyes.VIEWER ? student.withoutPrivate() : student;
     }
 
     private static List<Readiness> readiness(

@@ -1,0 +1,184 @@
+package lynchet.server.mat;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.people.LadderCount;
+import lynchet.core.people.Progress;
+import lynchet.core.people.StudentState;
+import lynchet.core.rank.Ladder;
+import lynchet.core.rank.Rank;
+import lynchet.format.Json;
+import lynchet.server.club.Snapshot;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * How much of the syllabus of the rank that somebody holds is open, kept beside the states so that everybody can be
+ * counted at once. A row is old when the state has changed or the rank asks for something else; then it is worked out
+ * again by whoever asks first.
+ */
+@Service
+public class OpenSyllabus {
+
+    private static final int PAGE = 50;
+
+    private static final String INSERT =
+            "insert into student_syllabus (student, ladder, open_conditions, version, stamp)"
+                    + " select student, ?, ?, version, ? from student_state where student = ?";
+
+    private final StateTables tables;
+    private final JdbcTemplate jdbc;
+
+    OpenSyllabus(StateTables tables, JdbcTemplate jdbc) {
+        this.tables = tables;
+        this.jdbc = jdbc;
+    }
+
+    /**
+     * Where somebody stands on a ladder.
+     *
+     * @param open see {@link Progress#open}
+     */
+    public record Held(String student, String ladder, LadderCount count, int open) {}
+
+    private record Old(String student, String ladder, LadderCount count, long version) {}
+
+    /** All who train here, on every ladder on which they hold a rank that there is. */
+    @Transactional
+    public synchronized List<Held> ofAll(Snapshot now) {
+        Ranks ranks = new Ranks(now.ladders(), now.map());
+        List<Held> held = new ArrayList<>();
+        List<Old> old = new ArrayList<>();
+        jdbc.query(
+                "select l." + StateTables.LADDER_COLUMNS.replace(", ", ", l.")
+                        + ", st.version, y.version, y.stamp, y.open_conditions from student s"
+                        + " join student_ladder l on l.student = s.id join student_state st on st.student = s.id"
+                        + " left join student_syllabus y on y.student = l.student and y.ladder = l.ladder"
+                        + " where s.left_on is null",
+                row -> {
+                    LadderCount count = StateTables.ladder(row);
+                    String stamp = ranks.stamp(row.getString(2), count.held().rank());
+                    if (stamp == null) {
+                        return;
+                    }
+                    if (stamp.equals(row.getString(11)) && row.getLong(9) == row.getLong(10)) {
+                        held.add(new Held(row.getString(1), row.getString(2), count, row.getInt(12)));
+                    } else {
+                        old.add(new Old(row.getString(1), row.getString(2), count, row.getLong(9)));
+                    }
+                });
+        held.addAll(again(old, ranks));
+        return held;
+    }
+
+    /** Those of one rank together, since they are asked the same. */
+    private List<Held> again(List<Old> old, Ranks ranks) {
+        List<Held> held = new ArrayList<>();
+        old.sort(Comparator.comparing(Old::ladder)
+                .thenComparing(one -> one.count().held().rank()));
+        for (int from = 0; from < old.size(); from += PAGE) {
+            List<Old> some = old.subList(from, Math.min(old.size(), from + PAGE));
+            Set<String> students = some.stream().map(Old::student).collect(Collectors.toSet());
+            Map<String, StudentState> states = tables.load(students, ranks.subjects(some));
+            List<Object[]> rows = new ArrayList<>();
+            for (Old one : some) {
+                String rank = one.count().held().rank();
+                int open = ranks.open(one.ladder(), rank, states.get(one.student()));
+                held.add(new Held(one.student(), one.ladder(), one.count(), open));
+                rows.add(new Object[] {one.ladder(), open, ranks.stamp(one.ladder(), rank), one.student(), one.version()
+                });
+            }
+            jdbc.batchUpdate(
+                    "delete from student_syllabus where student = ? and ladder = ?",
+                    some.stream()
+                            .map(one -> new Object[] {one.student(), one.ladder()})
+                            .toList());
+            jdbc.batchUpdate(INSERT + " and version = ?", rows);
+        }
+        return held;
+    }
+
+    /** Begins with states that have just been folded from nothing, in the caller's transaction. */
+    void begin(Map<String, StudentState> states, Ranks ranks) {
+        List<Object[]> rows = new ArrayList<>();
+        states.forEach((student, state) -> state.ladders().forEach((ladder, count) -> {
+            String stamp = ranks.stamp(ladder, count.held().rank());
+            if (stamp != null) {
+                int open = ranks.open(ladder, count.held().rank(), state);
+                rows.add(new Object[] {ladder, open, stamp, student});
+            }
+        }));
+        jdbc.batchUpdate(INSERT, rows);
+    }
+
+    /** What the ranks of all ladders ask for. */
+    static final class Ranks {
+
+        private record Asked(Rank rank, Set<String> subjects, String stamp) {}
+
+        private final GrapplingMap map;
+        private final Map<String, Asked> asked = new HashMap<>();
+
+        Ranks(Collection<Ladder> ladders, GrapplingMap map) {
+            this.map = map;
+            for (Ladder ladder : ladders) {
+                for (Rank rank : ladder.ranks()) {
+                    asked.put(ladder.id() + "/" + rank.id(), asked(rank));
+                }
+            }
+        }
+
+        private Asked asked(Rank rank) {
+            Set<String> subjects = new HashSet<>();
+            List<Object> facts = new ArrayList<>(List.of(rank));
+            rank.items().forEach(item -> {
+                Set<String> its = Progress.subjects(item, map);
+                subjects.addAll(its);
+                its.stream().sorted().forEach(subject -> {
+                    facts.add(subject);
+                    map.technique(subject).ifPresent(card -> facts.add(List.of(card.sided(), card.family())));
+                });
+            });
+            return new Asked(rank, subjects, digest(Json.write(facts)));
+        }
+
+        private static String digest(String text) {
+            try {
+                byte[] bytes = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
+                return HexFormat.of().formatHex(bytes);
+            } catch (NoSuchAlgorithmException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+
+        /** Changes whenever the rank asks for something else; null: there is no such rank. */
+        private String stamp(String ladder, String rank) {
+            Asked one = asked.get(ladder + "/" + rank);
+            return one == null ? null : one.stamp();
+        }
+
+        private Set<String> subjects(List<Old> some) {
+            Set<String> subjects = new HashSet<>();
+            some.forEach(one -> subjects.addAll(
+                    asked.get(one.ladder() + "/" + one.count().held().rank()).subjects()));
+            return subjects;
+        }
+
+        private int open(String ladder, String rank, StudentState state) {
+            return new Progress(state, map).open(asked.get(ladder + "/" + rank).rank());
+        }
+    }
+}

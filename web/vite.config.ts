@@ -1,8 +1,31 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    // The page opens without the server; what it shows then is what it read last.
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: 'script-defer',
+      manifest: {
+        name: 'Lynchet',
+        short_name: 'Lynchet',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#F7F4EC',
+        theme_color: '#F7F4EC',
+        icons: [{ src: '/lynchet.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/actuator\//, /^\/v3\//],
+        cleanupOutdatedCaches: true,
+      },
+    }),
+  ],
   build: { outDir: 'dist', emptyOutDir: true, assetsInlineLimit: 0 },
   server: { proxy: { '/api': 'http://127.0.0.1:8123' } },
 });

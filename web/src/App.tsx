@@ -1,9 +1,11 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
 import { useWelcome } from './api/queries';
+import type { Session } from './api/types';
 import { Frame } from './frame/Frame';
 import { SignIn } from './session/SignIn';
+import { SignInAgain } from './session/SignInAgain';
 import { Boundary, Failed, Waiting } from './ui/States';
 
 const MapPage = lazy(() => import('./map/MapPage').then((m) => ({ default: m.MapPage })));
@@ -29,17 +31,26 @@ export function App() {
   const welcome = useWelcome();
   const client = useQueryClient();
   const { pathname } = useLocation();
+  const [was, setWas] = useState<Session | null>(null);
+  const signedIn = welcome.data?.session ?? null;
+  if (signedIn && signedIn !== was) setWas(signedIn);
   useEffect(() => {
     const out = () => client.invalidateQueries({ queryKey: ['session'] });
     window.addEventListener('signed-out', out);
     return () => window.removeEventListener('signed-out', out);
   }, [client]);
 
-  if (welcome.error) return <Failed error={welcome.error} retry={() => welcome.refetch()} />;
-  if (!welcome.data) return <Waiting height="90vh" />;
-  if (!welcome.data.session) return <SignIn welcome={welcome.data} />;
+  if (!welcome.data)
+    return welcome.error ? (
+      <Failed error={welcome.error} retry={() => welcome.refetch()} />
+    ) : (
+      <Waiting height="90vh" />
+    );
+  const session = signedIn ?? was;
+  if (!session) return <SignIn welcome={welcome.data} />;
   return (
-    <Frame session={welcome.data.session}>
+    <Frame session={session}>
+      {!signedIn && <SignInAgain welcome={welcome.data} was={session} />}
       <Boundary key={pathname}>
         <Suspense fallback={<Waiting height="80vh" />}>
           <Routes>

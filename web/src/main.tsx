@@ -10,12 +10,25 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App';
+import { openKept } from './record/kept';
+import { keepLastKnown } from './record/lastKnown';
+import { Recording } from './record/Recording';
 import { Notices } from './ui/Notices';
 import { theme } from './ui/theme';
 
 const client = new QueryClient({
-  defaultOptions: { queries: { staleTime: 20_000, retry: 1, refetchOnWindowFocus: false } },
+  defaultOptions: {
+    queries: {
+      staleTime: 20_000,
+      gcTime: 60 * 60_000,
+      retry: 1,
+      refetchOnWindowFocus: false,
+      networkMode: 'always',
+    },
+  },
 });
+const kept = openKept();
+await keepLastKnown(client, kept).catch(() => {}); // a browser that keeps nothing still shows what it reads
 
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>
@@ -23,7 +36,9 @@ createRoot(document.getElementById('root') as HTMLElement).render(
       <QueryClientProvider client={client}>
         <BrowserRouter>
           <Notices>
-            <App />
+            <Recording kept={kept}>
+              <App />
+            </Recording>
           </Notices>
         </BrowserRouter>
       </QueryClientProvider>

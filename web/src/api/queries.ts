@@ -1,4 +1,4 @@
-import { keepPreviousData, type QueryClient, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { type Problem, read, readTagged } from './client';
 import type {
@@ -38,7 +38,8 @@ export const useWelcome = () =>
     queryKey: ['session'],
     queryFn: () => read('/session/welcome'),
     retry: false,
-    staleTime: Infinity,
+    staleTime: 5 * 60_000,
+    gcTime: Infinity,
   });
 
 export const useSession = () => {
@@ -285,9 +286,3 @@ export const useClassSheet = (id: string | undefined) =>
     queryFn: () => read(`/classes/${id}`),
     enabled: id !== undefined,
   });
-
-/** After something was recorded: what may look different now. */
-export function recordsChanged(client: QueryClient) {
-  client.invalidateQueries({ queryKey: ['classes'] });
-  client.invalidateQueries({ queryKey: ['people'] });
-}

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useCalendar } from '../api/queries';
 import type { TrainingClass } from '../api/types';
+import { WaitingNote } from '../record/WaitingNote';
 import { time } from '../ui/words';
 import { Find } from './Find';
 import classes from './Frame.module.css';
@@ -35,6 +36,7 @@ export function PageHead({
       <h1>{title}</h1>
       {children}
       <span className="spring" style={{ flex: 1 }} />
+      <WaitingNote />
       <Find />
       {mat && next && (
         <Button component={Link} to={`/mat/${next.id}`}>

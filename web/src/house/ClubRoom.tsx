@@ -4,16 +4,19 @@ import { useState } from 'react';
 import { send } from '../api/client';
 import { useSession } from '../api/queries';
 import { keysAreOn, switchKeys } from '../frame/keys';
+import { useOutbox } from '../record/Recording';
 
 /** Who is signed in; looks and keys. */
 export function ClubRoom() {
   const session = useSession();
   const client = useQueryClient();
   const { colorScheme, setColorScheme } = useMantineColorScheme();
+  const outbox = useOutbox();
   const [keys, setKeys] = useState(keysAreOn());
   const signOut = async () => {
     await send('DELETE', '/session');
     client.clear();
+    await outbox.forgetRead();
     window.location.assign('/');
   };
   return (

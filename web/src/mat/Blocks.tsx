@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
-import { useQueryClient } from '@tanstack/react-query';
-import { newId, send } from '../api/client';
-import { type MapIndex, recordsChanged } from '../api/queries';
+import { newId } from '../api/client';
+import type { MapIndex } from '../api/queries';
 import type { Block, ClassSheet } from '../api/types';
+import { useRecord } from '../record/Recording';
 import { useNotices } from '../ui/Notices';
 import { plain } from '../ui/words';
 import classes from './MatPage.module.css';
@@ -26,41 +26,39 @@ export function Blocks({ map, sheet, readOnly }: Props) {
 const SIDES = { BOTH: 'each side', RIGHT: 'right only', LEFT: 'left only' } as const;
 
 function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
-  const client = useQueryClient();
+  const record = useRecord();
   const say = useNotices();
   const technique = map.technique.get(block.technique);
   const fault = technique?.faults.find((f) => f.id === block.watchFault);
   const logged = sheet.practice.find((p) => p.blockId === block.id && !p.student && !p.withdrawn);
   const log = async () => {
     const id = newId('p');
+    const classId = sheet.training.id;
+    const body = {
+      id,
+      classId,
+      blockId: block.id,
+      technique: block.technique,
+      side: block.dose.sides,
+      reps: block.dose.reps,
+      part: block.kind === 'PART_DRILL',
+      role: 'PERFORMER' as const,
+      except: [],
+      withdrawn: false,
+    };
     try {
-      await send('POST', '/practice', {
-        id,
-        classId: sheet.training.id,
-        blockId: block.id,
-        student: null,
-        technique: block.technique,
-        side: block.dose.sides,
-        reps: block.dose.reps,
-        part: block.kind === 'PART_DRILL',
-        role: 'PERFORMER',
-        except: [],
-        withdrawn: false,
-      });
-      recordsChanged(client);
+      await record({ kind: 'practise', body }, `${block.title}, logged for everyone here`);
       say.done(`${block.title} is logged for everyone here.`, () => takeBack(id));
     } catch (error) {
       say.failed(error);
     }
   };
-  const takeBack = async (id: string) => {
-    try {
-      await send('DELETE', `/practice/${id}`);
-      recordsChanged(client);
-    } catch (error) {
-      say.failed(error);
-    }
-  };
+  const takeBack = (id: string) =>
+    record(
+      { kind: 'withdraw', body: { id, classId: sheet.training.id } },
+      `${block.title}, not logged after all`,
+      id,
+    ).catch(say.failed);
   return (
     <li className={classes.block} data-block={block.id}>
       <h3>

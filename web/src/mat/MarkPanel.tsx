@@ -1,9 +1,9 @@
 import { Button } from '@mantine/core';
-import { useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
-import { newId, send } from '../api/client';
-import { type MapIndex, recordsChanged } from '../api/queries';
+import { newId } from '../api/client';
+import type { MapIndex } from '../api/queries';
 import type { ClassSheet, Name } from '../api/types';
+import { useRecord } from '../record/Recording';
 import { useNotices } from '../ui/Notices';
 import classes from './MatPage.module.css';
 
@@ -23,12 +23,12 @@ export function MarkPanel({ map, sheet, student }: Props) {
   const [role, setRole] = useState<keyof typeof ROLES>('PERFORMER');
   const [standard, setStandard] = useState<keyof typeof STANDARDS>('SHOWN');
   const [faults, setFaults] = useState<string[]>([]);
-  const client = useQueryClient();
+  const record = useRecord();
   const say = useNotices();
   const technique = map.technique.get(subject);
   if (!student) return <p className={classes.hint}>Tap the person you watched.</p>;
   if (!technique) return <p className={classes.hint}>This class has no technique to mark.</p>;
-  const version = sheet.training.blocks.find((b) => b.technique === subject)?.version ?? null;
+  const version = sheet.training.blocks.find((b) => b.technique === subject)?.version ?? undefined;
 
   const mark = async (passed: boolean) => {
     const body = {
@@ -43,19 +43,13 @@ export function MarkPanel({ map, sheet, student }: Props) {
       faults: passed ? [] : faults,
       classId: sheet.training.id,
     };
+    const says = `${student.calledBy}, ${technique.name}: ${passed ? 'pass' : 'not yet'}`;
     try {
-      await send('POST', '/marks', body);
-      recordsChanged(client);
+      await record({ kind: 'mark', body }, says);
       setFaults([]);
-      say.done(`${student.calledBy}, ${technique.name}: ${passed ? 'pass' : 'not yet'}.`, async () => {
-        await send('POST', '/marks', {
-          ...body,
-          id: newId('m'),
-          passed: false,
-          faults: [],
-          withdraws: body.id,
-        }).catch(say.failed);
-        recordsChanged(client);
+      say.done(`${says}.`, () => {
+        const back = { ...body, id: newId('m'), passed: false, faults: [], withdraws: body.id };
+        record({ kind: 'mark', body: back }, `${says}, taken back`, body.id).catch(say.failed);
       });
     } catch (error) {
       say.failed(error);

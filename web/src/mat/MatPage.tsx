@@ -1,16 +1,18 @@
 import { Button, SegmentedControl } from '@mantine/core';
-import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { newId, send } from '../api/client';
-import { recordsChanged, useCalendar, useClassSheet, useMap, useNames, useSession } from '../api/queries';
+import { newId } from '../api/client';
+import { useCalendar, useClassSheet, useMap, useNames, useSession } from '../api/queries';
 import type { ClassSheet, Name } from '../api/types';
 import { PageHead, tonight } from '../frame/PageHead';
+import { withWaiting } from '../record/overlay';
+import { useRecord, useWaiting } from '../record/Recording';
 import { useNotices } from '../ui/Notices';
 import { Empty, Loaded } from '../ui/States';
 import { date, time } from '../ui/words';
 import { Blocks } from './Blocks';
 import { CardField } from './CardField';
+import { ContestedNote } from './ContestedNote';
 import { MarkPanel } from './MarkPanel';
 import classes from './MatPage.module.css';
 import { Tiles } from './Tiles';
@@ -56,13 +58,15 @@ function OpenClass({ id }: { id: string }) {
   );
 }
 
-function Evening({ sheet, people }: { sheet: ClassSheet; people: Name[] }) {
+function Evening({ sheet: kept, people }: { sheet: ClassSheet; people: Name[] }) {
+  const waiting = useWaiting();
+  const sheet = useMemo(() => withWaiting(kept, waiting), [kept, waiting]);
   const [mode, setMode] = useState<'here' | 'mark'>('here');
   const [student, setStudent] = useState<string | null>(null);
   const [everyone, setEveryone] = useState(false);
   const map = useMap();
   const session = useSession();
-  const client = useQueryClient();
+  const record = useRecord();
   const say = useNotices();
   const { training } = sheet;
   const mayWrite = session.data?.role !== 'VIEWER';
@@ -71,37 +75,23 @@ function Evening({ sheet, people }: { sheet: ClassSheet; people: Name[] }) {
     mode === 'mark' ? here.has(p.id) : everyone || p.tracks.includes(training.track) || here.has(p.id),
   );
 
-  const checkIn = useCallback(
-    async (who: Name, how: 'NAME' | 'CARD') => {
-      const id = newId('a');
-      try {
-        const kept = await send<{ id: string }>('POST', '/attendance', {
-          id,
-          student: who.id,
-          classId: training.id,
-          how,
-        });
-        recordsChanged(client);
-        say.done(`${who.calledBy} is here.`, async () => {
-          await send('DELETE', `/attendance/${kept.id}`).catch(say.failed);
-          recordsChanged(client);
-        });
-      } catch (error) {
-        say.failed(error);
-      }
-    },
-    [client, say, training.id],
-  );
-  const leave = async (who: Name) => {
-    const record = here.get(who.id);
-    if (!record) return;
+  const checkIn = async (who: Name, how: 'NAME' | 'CARD') => {
+    const id = newId('a');
+    const there = { id, student: who.id, classId: training.id };
     try {
-      await send('DELETE', `/attendance/${record.id}`);
-      recordsChanged(client);
-      say.done(`${who.calledBy} is not here.`, () => checkIn(who, 'NAME'));
+      await record({ kind: 'attend', body: { ...there, how } }, `${who.calledBy} is here`);
+      say.done(`${who.calledBy} is here.`, () => takeOut(who, there));
     } catch (error) {
       say.failed(error);
     }
+  };
+  const takeOut = (who: Name, there: { id: string; student: string; classId: string }) =>
+    record({ kind: 'leave', body: there }, `${who.calledBy} is not here`, there.id).catch(say.failed);
+  const leave = async (who: Name) => {
+    const kept = here.get(who.id);
+    if (!kept) return;
+    await takeOut(who, { id: kept.id, student: who.id, classId: training.id });
+    say.done(`${who.calledBy} is not here.`, () => checkIn(who, 'NAME'));
   };
   const onCard = (number: string) => {
     const who = people.find((p) => p.card === number);
@@ -125,6 +115,7 @@ function Evening({ sheet, people }: { sheet: ClassSheet; people: Name[] }) {
             </Button>
           )}
         </div>
+        {mayWrite && <ContestedNote sheet={kept} people={people} />}
         <Tiles
           people={shown}
           here={here}

@@ -41,8 +41,8 @@ function Roster({ views }: { views: LadderView[] }) {
       </button>
     </th>
   );
-  if (roster.error) return <Failed error={roster.error} retry={() => roster.refetch()} />;
-  if (!roster.data) return <Waiting />;
+  if (!roster.data)
+    return roster.error ? <Failed error={roster.error} retry={() => roster.refetch()} /> : <Waiting />;
   const rows = roster.data.pages.flatMap((page) => page.rows);
   const total = roster.data.pages[0].total;
   if (total === 0 && find === '')

@@ -18,6 +18,13 @@ export function date(iso: string): string {
 /** "18:30" */
 export const time = (iso: string) => iso.slice(0, 5);
 
+/** "Tue 14 Apr, 18:30", where this device is. */
+export function moment(iso: string): string {
+  const when = new Date(iso);
+  const clock = when.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  return `${day.format(when).replace(',', '')}, ${clock}`;
+}
+
 export const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 /** "+0.6", "−2", "0" */

@@ -114,6 +114,12 @@ final class Coach implements AutoCloseable {
         waiting("to see no more " + text).until(d -> d.findElements(by).stream().noneMatch(WebElement::isDisplayed));
     }
 
+    /** Waits until no such element shows. */
+    void seeNone(String css) {
+        waiting("to see no " + css)
+                .until(d -> d.findElements(By.cssSelector(css)).stream().noneMatch(WebElement::isDisplayed));
+    }
+
     void seeAt(String pathPart) {
         waiting("to be at " + pathPart).until(d -> d.getCurrentUrl().contains(pathPart));
     }
@@ -247,8 +253,13 @@ final class Coach implements AutoCloseable {
                 """);
     }
 
-    void nothingIsWrongHere() {
+    /** The same where the server was away, of which the console speaks. */
+    void nothingIsWrongButTheServer() {
         assertThat(axe()).as("axe-core at " + driver.getCurrentUrl()).isEmpty();
+    }
+
+    void nothingIsWrongHere() {
+        nothingIsWrongButTheServer();
         List<LogEntry> errors = driver.manage().logs().get(LogType.BROWSER).getAll().stream()
                 .filter(entry -> entry.getLevel().intValue() >= Level.WARNING.intValue())
                 .toList();

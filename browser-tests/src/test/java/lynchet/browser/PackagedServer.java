@@ -51,32 +51,61 @@ final class PackagedServer {
     }
 
     private static String start(Path log, boolean demo) throws IOException {
-        int port;
-        try (ServerSocket socket = new ServerSocket(0)) {
-            port = socket.getLocalPort();
-        }
-        Path data = Files.createTempDirectory("lynchet-browser-tests");
-        Process server = new ProcessBuilder(List.of(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-XX:TieredStopAtLevel=1",
-                        "-jar",
-                        JAR.toString(),
-                        "--server.port=" + port,
-                        "--lynchet.demo=" + demo,
-                        "--lynchet.data=" + data,
-                        "--lynchet.today=2026-11-24"))
-                .redirectErrorStream(true)
-                .redirectOutput(log.toFile())
-                .start();
-        Runtime.getRuntime().addShutdownHook(new Thread(server::destroyForcibly));
-        String at = "http://127.0.0.1:" + port;
-        while (!answers(at + "/actuator/health")) {
-            if (!server.isAlive()) {
-                throw new IOException("it died; see browser-tests/" + log);
+        Own own = new Own(log, demo, "2026-11-24");
+        own.start();
+        return own.address;
+    }
+
+    /** A server with its own data, which can be killed and started again at the same address. */
+    static final class Own {
+
+        private final Path log;
+        private final boolean demo;
+        private final String today;
+        private final int port;
+        private final Path data;
+        private Process process;
+        final String address;
+
+        Own(Path log, boolean demo, String today) throws IOException {
+            this.log = log;
+            this.demo = demo;
+            this.today = today;
+            try (ServerSocket socket = new ServerSocket(0)) {
+                port = socket.getLocalPort();
             }
-            LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
+            data = Files.createTempDirectory("lynchet-browser-tests");
+            address = "http://127.0.0.1:" + port;
         }
-        return at;
+
+        void start() throws IOException {
+            process = new ProcessBuilder(List.of(
+                            Path.of(System.getProperty("java.home"), "bin", "java")
+                                    .toString(),
+                            "-XX:TieredStopAtLevel=1",
+                            "-jar",
+                            JAR.toString(),
+                            "--server.port=" + port,
+                            "--lynchet.demo=" + demo,
+                            "--lynchet.data=" + data,
+                            "--lynchet.today=" + today))
+                    .redirectErrorStream(true)
+                    .redirectOutput(log.toFile())
+                    .start();
+            Process started = process;
+            Runtime.getRuntime().addShutdownHook(new Thread(started::destroyForcibly));
+            while (!answers(address + "/actuator/health")) {
+                if (!process.isAlive()) {
+                    throw new IOException("it died; see browser-tests/" + log);
+                }
+                LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
+            }
+        }
+
+        /** As when somebody pulls the plug. */
+        void kill() throws InterruptedException {
+            process.destroyForcibly().waitFor();
+        }
     }
 
     private static boolean answers(String url) {

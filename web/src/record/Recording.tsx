@@ -1,0 +1,58 @@
+import { type QueryClient, useQueryClient } from '@tanstack/react-query';
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useSyncExternalStore } from 'react';
+import { send } from '../api/client';
+import { useSession } from '../api/queries';
+import type { Database } from './kept';
+import { Outbox, type Sent, type Waiting } from './outbox';
+
+const OutboxContext = createContext<Outbox | null>(null);
+
+/** What is read again once records are taken: the one class, the one student; everything else when it is next shown. */
+function readAgain(client: QueryClient, taken: Waiting[]) {
+  client.invalidateQueries({ queryKey: ['people'], refetchType: 'none' });
+  const classes = new Set(taken.flatMap((one) => (one.body.classId ? [one.body.classId] : [])));
+  for (const id of classes) client.invalidateQueries({ queryKey: ['classes', id] });
+  const students = new Set(taken.flatMap((one) => (one.kind === 'mark' ? [one.body.student] : [])));
+  for (const id of students) client.invalidateQueries({ queryKey: ['people', id] });
+}
+
+/** Gives every screen the outbox, which sends under whoever is signed in. */
+export function Recording({ kept, children }: { kept: Promise<Database>; children: ReactNode }) {
+  const client = useQueryClient();
+  const outbox = useMemo(() => {
+    let taken: Waiting[] = [];
+    const made: Outbox = new Outbox(kept, send, (one) => {
+      taken.push(one);
+      if (made.isSending()) return;
+      readAgain(client, taken);
+      taken = [];
+    });
+    return made;
+  }, [kept, client]);
+  const account = useSession().data?.name ?? null;
+  useEffect(() => {
+    void outbox.signedInAs(account);
+    const flush = () => void outbox.flush();
+    window.addEventListener('online', flush);
+    return () => window.removeEventListener('online', flush);
+  }, [outbox, account]);
+  return <OutboxContext.Provider value={outbox}>{children}</OutboxContext.Provider>;
+}
+
+export function useOutbox(): Outbox {
+  const outbox = useContext(OutboxContext);
+  if (!outbox) throw new Error('there is no outbox here');
+  return outbox;
+}
+
+/** What waits to be sent, or was set aside. */
+export function useWaiting(): Waiting[] {
+  const outbox = useOutbox();
+  return useSyncExternalStore(outbox.subscribe, outbox.all);
+}
+
+/** Records something at the mat: kept in this browser at once, sent when it can be. */
+export function useRecord(): (sent: Sent, says: string, needs?: string) => Promise<void> {
+  const outbox = useOutbox();
+  return (sent, says, needs) => outbox.record(sent, says, needs);
+}

@@ -1,0 +1,156 @@
+import 'fake-indexeddb/auto';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { Problem } from '../api/client';
+import { openKept } from './kept';
+import { Outbox, type Sent, type Waiting } from './outbox';
+
+let name = 0;
+let answer: (id: string) => unknown = () => undefined;
+let asked: string[] = [];
+let taken: Waiting[] = [];
+
+const send = async (method: string, path: string, body?: unknown) => {
+  asked.push(`${method} ${path} ${(body as { id?: string })?.id ?? ''}`.trim());
+  return answer((body as { id?: string })?.id ?? '');
+};
+const refuse = (status: number, said: string, only?: string) => (id: string) => {
+  if (!only || id === only) throw new Problem(status, 'X', said);
+};
+const fine = () => undefined;
+const open = (db = `kept-${name}`) => new Outbox(openKept(db), send, (one) => taken.push(one));
+const attend = (id: string): Sent => ({
+  kind: 'attend',
+  body: { id, student: 'ana', classId: 'c', how: 'NAME' },
+});
+const mark = (id: string, withdraws?: string): Sent => ({
+  kind: 'mark',
+  body: { id, student: 'ana', withdraws },
+});
+const leave = (id: string): Sent => ({ kind: 'leave', body: { id, student: 'ana', classId: 'c' } });
+
+beforeEach(() => {
+  name++;
+  answer = fine;
+  asked = [];
+  taken = [];
+});
+
+describe('the outbox', () => {
+  it('sends in order, once, and forgets what was taken', async () => {
+    const box = open();
+    await box.signedInAs('coach');
+    await box.record(attend('a1'), 'Ana is here');
+    await box.record(mark('m1'), 'Ana: pass');
+    await box.flush();
+    expect(asked).toEqual(['POST /attendance a1', 'POST /marks m1']);
+    expect(taken.map((one) => one.says)).toEqual(['Ana is here', 'Ana: pass']);
+    expect(box.all()).toEqual([]);
+  });
+
+  it('keeps what it could not send over a reload, and sends it in the old order', async () => {
+    answer = refuse(0, 'no server');
+    const before = open();
+    await before.signedInAs('coach');
+    await before.record(attend('a1'), 'one');
+    await before.flush();
+    await before.record(mark('m1'), 'two');
+    await before.flush();
+    expect(before.reached).toBe(false);
+    answer = fine;
+    asked = [];
+    const after = open();
+    await after.signedInAs('coach');
+    expect(asked).toEqual(['POST /attendance a1', 'POST /marks m1']);
+    expect(after.all()).toEqual([]);
+  });
+
+  it('waits while the server is not well or the sign-in has run out, and loses nothing', async () => {
+    for (const status of [0, 401, 429, 500, 503]) {
+      answer = refuse(status, 'later');
+      const box = open(`passing-${status}`);
+      await box.signedInAs('coach');
+      await box.record(attend('a1'), 'one');
+      await box.flush();
+      expect(box.all()).toMatchObject([{ says: 'one' }]);
+      expect(box.all()[0].aside).toBeUndefined();
+    }
+  });
+
+  it('sets aside what is refused with what needs it, and sends the rest', async () => {
+    answer = refuse(422, 'There is no student ana.', 'm1');
+    const box = open();
+    await box.signedInAs('coach');
+    await box.record(mark('m1'), 'Ana: pass');
+    await box.record(mark('m2', 'm1'), 'Ana: pass, taken back', 'm1');
+    await box.record(mark('m3'), 'Bo: pass');
+    await box.flush();
+    expect(asked).toEqual(['POST /marks m1', 'POST /marks m3']);
+    expect(box.all().map((one) => one.aside)).toEqual([
+      'There is no student ana.',
+      'It needs “Ana: pass”, which was not taken.',
+    ]);
+    answer = fine;
+    asked = [];
+    await box.retry(box.all()[0].place as number);
+    expect(asked).toEqual(['POST /marks m1', 'POST /marks m2']);
+    expect(box.all()).toEqual([]);
+  });
+
+  it('lets go of what was set aside when told to', async () => {
+    answer = refuse(409, 'Something else was already recorded.');
+    const box = open();
+    await box.signedInAs('coach');
+    await box.record(mark('m1'), 'one');
+    await box.flush();
+    await box.drop(box.all()[0].place as number);
+    expect(box.all()).toEqual([]);
+  });
+
+  it('sends only under the account that recorded it', async () => {
+    answer = refuse(0, 'no server');
+    const box = open();
+    await box.signedInAs('coach');
+    await box.record(attend('a1'), 'one');
+    await box.flush();
+    answer = fine;
+    asked = [];
+    await box.signedInAs('head');
+    expect(asked).toEqual([]);
+    await box.signedInAs('coach');
+    expect(asked).toEqual(['POST /attendance a1']);
+  });
+
+  it('takes a check-in that is gone already as taken back', async () => {
+    answer = refuse(404, 'There is none.');
+    const box = open();
+    await box.signedInAs('coach');
+    await box.record(leave('a1'), 'Ana is not here');
+    await box.flush();
+    expect(box.all()).toEqual([]);
+    expect(box.takenOut()).toMatchObject([{ student: 'ana', classId: 'c', id: 'a1' }]);
+    await box.record(attend('a2'), 'Ana is here');
+    expect(box.takenOut()).toEqual([]);
+  });
+
+  it('says when it was recorded only if it comes late', async () => {
+    const bodies: { at?: string }[] = [];
+    let isThere = true;
+    const made = async (_method: string, _path: string, body?: unknown) => {
+      if (!isThere) throw new Problem(0, 'OFFLINE', 'no server');
+      bodies.push(body as { at?: string });
+    };
+    const box = new Outbox(openKept(`late-${name}`), made, () => {});
+    await box.signedInAs('coach');
+    await box.record(attend('a1'), 'one');
+    await box.flush();
+    isThere = false;
+    await box.record(attend('a2'), 'two');
+    await box.flush();
+    const at = box.all()[0].at;
+    const now = vi.spyOn(Date, 'now').mockReturnValue(Date.parse(at) + 60_000);
+    isThere = true;
+    await box.flush();
+    now.mockRestore();
+    expect(bodies.map((body) => body.at)).toEqual([undefined, at]);
+  });
+});

@@ -1,0 +1,43 @@
+import { expect, it } from 'vitest';
+import type { ClassSheet } from '../api/types';
+import type { Waiting } from './outbox';
+import { contested, withWaiting } from './overlay';
+
+const sheet = {
+  training: { id: 'c' },
+  attendance: [{ id: 'a1', student: 'ana', classId: 'c', how: 'NAME', at: '2026-11-24T18:00:00Z' }],
+  practice: [{ id: 'p1', classId: 'c', withdrawn: false }],
+  cautions: {},
+} as unknown as ClassSheet;
+const waits = (one: object) =>
+  ({ account: 'coach', says: '', at: '2026-11-24T18:01:00Z', ...one }) as Waiting;
+const attend = (id: string, student: string, more = {}) =>
+  waits({ kind: 'attend', body: { id, student, classId: 'c', how: 'NAME' }, ...more });
+
+it('shows who was checked in here before the server knows, each once', () => {
+  const shown = withWaiting(sheet, [attend('a2', 'bo'), attend('a3', 'ana'), attend('a4', 'bo')]);
+  expect(shown.attendance.map((a) => a.id)).toEqual(['a1', 'a2']);
+});
+
+it('shows neither what was refused nor what is of another class', () => {
+  const other = waits({ kind: 'attend', body: { id: 'a5', student: 'bo', classId: 'other', how: 'NAME' } });
+  expect(withWaiting(sheet, [attend('a2', 'bo', { aside: 'no' }), other]).attendance).toHaveLength(1);
+});
+
+it('takes people out and drills back in the order they were recorded', () => {
+  const shown = withWaiting(sheet, [
+    waits({ kind: 'leave', body: { id: 'a1', student: 'ana', classId: 'c' } }),
+    waits({ kind: 'practise', body: { id: 'p2', classId: 'c' } }),
+    waits({ kind: 'withdraw', body: { id: 'p1', classId: 'c' } }),
+  ]);
+  expect(shown.attendance).toEqual([]);
+  expect(shown.practice).toMatchObject([{ id: 'p1', withdrawn: true }, { id: 'p2' }]);
+});
+
+it('notices somebody who was taken out here while another device had checked them in', () => {
+  const out = { student: 'ana', classId: 'c', id: 'mine', at: '2026-11-24T18:05:00Z' };
+  expect(contested(sheet, [out])).toEqual([{ student: 'ana', attendance: 'a1' }]);
+  expect(contested(sheet, [{ ...out, id: 'a1' }])).toEqual([]);
+  expect(contested(sheet, [{ ...out, at: '2026-11-24T17:00:00Z' }]), 'checked in again since').toEqual([]);
+  expect(contested(sheet, [{ ...out, classId: 'other' }])).toEqual([]);
+});

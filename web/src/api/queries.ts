@@ -48,8 +48,13 @@ export const useSession = () => {
 };
 
 /** The words of the mat; they hardly ever change. */
-export const useWords = () =>
-  useQuery<Word[], Problem>({ queryKey: ['words'], queryFn: () => read('/words'), staleTime: Infinity });
+export const useWords = (enabled = true) =>
+  useQuery<Word[], Problem>({
+    queryKey: ['words'],
+    queryFn: () => read('/words'),
+    staleTime: Infinity,
+    enabled,
+  });
 
 /** The map with its parts by id. */
 export type MapIndex = {
@@ -94,10 +99,11 @@ export function indexMap(data: MapData, centrality: Record<string, number> = {})
   };
 }
 
-export function useMap() {
+export function useMap(enabled = true) {
   const query = useQuery<{ revision: number; map: MapData; centrality: Record<string, number> }>({
     queryKey: ['map'],
     queryFn: () => read('/map'),
+    enabled,
   });
   const index = useMemo(
     () => (query.data ? indexMap(query.data.map, query.data.centrality) : undefined),
@@ -225,8 +231,8 @@ export const useLadderCheck = (ladder: string | undefined) =>
     enabled: ladder !== undefined,
   });
 
-export const useChains = () =>
-  useQuery<ChainView[]>({ queryKey: ['chains'], queryFn: () => read('/chains') });
+export const useChains = (enabled = true) =>
+  useQuery<ChainView[]>({ queryKey: ['chains'], queryFn: () => read('/chains'), enabled });
 
 export const useChain = (id: string | null) =>
   useQuery<{ value: ChainView; tag: string }>({
@@ -254,8 +260,8 @@ export const useRoster = ({ find, sort, down }: RosterWanted) =>
   });
 
 /** Everybody by name, as little of each as finding and checking in need. */
-export const useNames = () =>
-  useQuery<Name[]>({ queryKey: ['names'], queryFn: () => read('/people/names'), staleTime: 60_000 });
+export const useNames = (enabled = true) =>
+  useQuery<Name[]>({ queryKey: ['names'], queryFn: () => read('/people/names'), staleTime: 60_000, enabled });
 
 /** How many hold each rank and are ready for the next, by ladder and rank. */
 export const useHolding = () =>

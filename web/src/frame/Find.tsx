@@ -6,30 +6,28 @@ import classes from './Find.module.css';
 import { shortcutsOn } from './keys';
 import { fold, type Hit, search } from './search';
 
-/** Finds anything: a position, a technique by any of its names, a chain, a student, a word. */
-export function Find() {
-  const input = useRef<HTMLInputElement>(null);
-  const [text, setText] = useState('');
-  const [at, setAt] = useState(0);
-  const list = useId();
-  const navigate = useNavigate();
-  const map = useMap();
-  const chains = useChains();
-  const names = useNames();
-  const words = useWords();
+const Glass = () => (
+  <svg
+    width="20"
+    height="20"
+    viewBox="0 0 20 20"
+    aria-hidden="true"
+    fill="none"
+    stroke="currentColor"
+    strokeWidth="2"
+  >
+    <circle cx="8.5" cy="8.5" r="5.5" />
+    <path d="M13 13l5 5" />
+  </svg>
+);
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key === '/' && shortcutsOn(event)) {
-        event.preventDefault();
-        input.current?.focus();
-      }
-    };
-    document.addEventListener('keydown', onKey);
-    return () => document.removeEventListener('keydown', onKey);
-  }, []);
-
-  const all = useMemo<Hit[]>(() => {
+/** Everything that can be found; read when somebody first looks for something. */
+function useAll(wanted: boolean): Hit[] {
+  const map = useMap(wanted);
+  const chains = useChains(wanted);
+  const names = useNames(wanted);
+  const words = useWords(wanted);
+  return useMemo<Hit[]>(() => {
     const hit = (kind: string, id: string, name: string, aliases: string[], to: string): Hit => ({
       key: `${kind} ${id}`,
       name,
@@ -67,6 +65,28 @@ export function Find() {
       })),
     ];
   }, [map.data, chains.data, names.data, words.data]);
+}
+
+/** Finds anything: a position, a technique by any of its names, a chain, a student, a word. */
+export function Find() {
+  const input = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState('');
+  const [at, setAt] = useState(0);
+  const list = useId();
+  const navigate = useNavigate();
+  const [wanted, setWanted] = useState(false);
+  const all = useAll(wanted);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key === '/' && shortcutsOn(event)) {
+        event.preventDefault();
+        input.current?.focus();
+      }
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, []);
 
   const hits = useMemo(() => search(all, text), [all, text]);
   const go = (hit?: Hit) => {
@@ -82,6 +102,9 @@ export function Find() {
       <TextInput
         ref={input}
         aria-label="Find"
+        leftSection={<Glass />}
+        leftSectionProps={{ className: classes.glass }}
+        onFocus={() => setWanted(true)}
         placeholder="Find  /"
         value={text}
         role="combobox"

@@ -33,13 +33,12 @@ export function PageHead({
   const track = calendar.data?.tracks.find((t) => t.id === next?.track)?.name;
   return (
     <header className={classes.head}>
-      <h1>{title}</h1>
-      {children}
-      <span className="spring" style={{ flex: 1 }} />
+      <h1 className={mat ? undefined : classes.said}>{title}</h1>
+      <div className={classes.own}>{children}</div>
       <WaitingNote />
       <Find />
       {mat && next && (
-        <Button component={Link} to={`/mat/${next.id}`}>
+        <Button component={Link} to={`/mat/${next.id}`} className={classes.toMat}>
           {time(next.start)} {track} → mat
         </Button>
       )}

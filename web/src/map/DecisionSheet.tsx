@@ -177,18 +177,6 @@ function TableRow({ map, row, taughtAt, onTechnique, onSelect, onEdit }: RowProp
             '→ tap'
           )}
           {rank && ` · ${rank}`}
-          {onEdit && ' · '}
-          {onEdit && (
-            <button
-              type="button"
-              className={classes.add}
-              aria-label={`Change ${technique.name} from here`}
-              onClick={() => onEdit({ what: 'link', link: row.link, when: null })}
-              data-no-print
-            >
-              change
-            </button>
-          )}
         </div>
         {row.needs.map((need) => (
           <div key={need.text} className={classes.where}>
@@ -212,6 +200,17 @@ function TableRow({ map, row, taughtAt, onTechnique, onSelect, onEdit }: RowProp
               ? `${row.chance.tries}, too few`
               : `${Math.round(row.chance.low * 100)}–${Math.round(row.chance.high * 100)} of ${row.chance.tries}`}
         </span>
+        {onEdit && (
+          <button
+            type="button"
+            className={classes.change}
+            aria-label={`Change ${technique.name} from here`}
+            onClick={() => onEdit({ what: 'link', link: row.link, when: null })}
+            data-no-print
+          >
+            change
+          </button>
+        )}
       </span>
     </div>
   );

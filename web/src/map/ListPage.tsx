@@ -147,16 +147,16 @@ function Line({ technique, starts, views }: LineProps) {
           <span>{technique.name}</span>
         </Link>
       </th>
-      <td>{technique.aliases.map((a) => a.text).join(', ')}</td>
-      <td>
+      <td data-label="Also called">{technique.aliases.map((a) => a.text).join(', ')}</td>
+      <td data-label="Family">
         {plain(technique.family)}
         {technique.group && <span className="quiet"> · {plain(technique.group).toLowerCase()}</span>}
       </td>
-      <td>{starts.map((s) => plain(s).toLowerCase()).join(', ') || 'alone'}</td>
-      <td>
+      <td data-label="Starts from">{starts.map((s) => plain(s).toLowerCase()).join(', ') || 'alone'}</td>
+      <td data-label="Learn · master">
         {technique.learn} · {technique.master}
       </td>
-      <td>{ranks.join(', ')}</td>
+      <td data-label="Taught at">{ranks.join(', ')}</td>
     </tr>
   );
 }

@@ -1,5 +1,5 @@
 import { Button, SegmentedControl } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { newId } from '../api/client';
 import { useCalendar, useClassSheet, useMap, useNames, useSession } from '../api/queries';
@@ -66,6 +66,7 @@ function Evening({ sheet: kept, people }: { sheet: ClassSheet; people: Name[] })
   const [everyone, setEveryone] = useState(false);
   const map = useMap();
   const session = useSession();
+  const side = useRef<HTMLElement>(null);
   const record = useRecord();
   const say = useNotices();
   const { training } = sheet;
@@ -123,8 +124,10 @@ function Evening({ sheet: kept, people }: { sheet: ClassSheet; people: Name[] })
           readOnly={!mayWrite}
           label={mode === 'mark' ? 'Choose whom to mark' : 'Tap who is here'}
           onTap={(who) => {
-            if (mode === 'mark') setStudent(who.id);
-            else if (here.has(who.id)) leave(who);
+            if (mode === 'mark') {
+              setStudent(who.id);
+              side.current?.scrollIntoView({ block: 'start' }); // on a phone it stands below the people
+            } else if (here.has(who.id)) leave(who);
             else checkIn(who, 'NAME');
           }}
         />
@@ -136,7 +139,7 @@ function Evening({ sheet: kept, people }: { sheet: ClassSheet; people: Name[] })
           </p>
         )}
       </section>
-      <aside className={classes.side} aria-label={mode === 'mark' ? 'Mark' : 'Blocks'}>
+      <aside ref={side} className={classes.side} aria-label={mode === 'mark' ? 'Mark' : 'Blocks'}>
         <Loaded query={map}>
           {(index) =>
             mode === 'mark' ? (

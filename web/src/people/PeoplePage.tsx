@@ -121,8 +121,8 @@ function Line({ row, views }: { row: RosterRow; views: LadderView[] }) {
           </span>
         )}
       </td>
-      <td>{row.lastSeen ? date(row.lastSeen) : 'never'}</td>
-      <td>
+      <td data-label="Last seen">{row.lastSeen ? date(row.lastSeen) : 'never'}</td>
+      <td data-label="Next stripe">
         {stripe
           ? stripe.met
             ? 'due'
@@ -132,7 +132,7 @@ function Line({ row, views }: { row: RosterRow; views: LadderView[] }) {
           <div className="quiet">about {date(stripe.projection.median)}</div>
         )}
       </td>
-      <td>
+      <td data-label="Next rank">
         {readiness && (
           <span className={classes[readiness.verdict.toLowerCase()]}>
             {readiness.nextRank ? VERDICT[readiness.verdict] : 'Top of the ladder'}
@@ -142,7 +142,7 @@ function Line({ row, views }: { row: RosterRow; views: LadderView[] }) {
           <div className="quiet">about {date(readiness.window)}</div>
         )}
       </td>
-      <td>{row.rusty || '–'}</td>
+      <td data-label="Gone to weed">{row.rusty || '–'}</td>
       <td className={classes.minds}>{minds.join(', ')}</td>
     </tr>
   );

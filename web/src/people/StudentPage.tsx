@@ -47,7 +47,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
     <>
       <PageHead title={student.name}>
         {rank && <Belt colours={rank.colours} stripes={held.stripes} of={rank.stripes} />}
-        <span className="quiet">
+        <span className={`quiet ${classes.since}`}>
           {rank?.name} since {held && date(held.since)} ·{' '}
           {view.lastSeen ? `last seen ${date(view.lastSeen)}` : 'not seen yet'}
         </span>
@@ -55,6 +55,10 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
       </PageHead>
       <div className={classes.columns}>
         <Scroll label="Worked so far" className={classes.left}>
+          <p className={classes.sinceBelow}>
+            {rank?.name} since {held && date(held.since)},{' '}
+            {view.lastSeen ? `last seen ${date(view.lastSeen)}` : 'not seen yet'}
+          </p>
           <div className={classes.hill}>
             <Hillside
               map={map}

@@ -264,13 +264,30 @@ final class Coach implements AutoCloseable {
                 .filter(entry -> entry.getLevel().intValue() >= Level.WARNING.intValue())
                 .toList();
         assertThat(errors).as("the console at " + driver.getCurrentUrl()).isEmpty();
-        List<String> abroad = driver.manage().logs().get(LogType.PERFORMANCE).getAll().stream()
-                .map(LogEntry::getMessage)
-                .filter(message -> message.contains("\"Network.requestWillBeSent\""))
-                .map(message -> message.replaceFirst("(?s).*\"request\":\\{.*?\"url\":\"([^\"]*)\".*", "$1"))
+        List<String> abroad = requests().stream()
                 .filter(url -> url.startsWith("http") && !url.startsWith(base + "/"))
                 .toList();
         assertThat(abroad).as("requests off the machine").isEmpty();
+    }
+
+    /** What was asked for since this was last asked, one address each. */
+    List<String> requests() {
+        return driver.manage().logs().get(LogType.PERFORMANCE).getAll().stream()
+                .map(LogEntry::getMessage)
+                .filter(message -> message.contains("\"Network.requestWillBeSent\""))
+                .map(message -> message.replaceFirst("(?s).*\"request\":\\{.*?\"url\":\"([^\"]*)\".*", "$1"))
+                .toList();
+    }
+
+    /** Goes to the server and back a few times, so that whatever the page wanted to ask has been asked. */
+    void thereAndBack() {
+        async("""
+                const done = arguments[0];
+                (async () => {
+                  for (let i = 0; i < 10; i++) await fetch('/actuator/health');
+                  done();
+                })();
+                """);
     }
 
     /** Keeps a picture of this screen in the documents, when asked for with {@code -Dwrite.documents=true}. */

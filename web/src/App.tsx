@@ -5,7 +5,6 @@ import { useWelcome } from './api/queries';
 import type { Session } from './api/types';
 import { Frame } from './frame/Frame';
 import { SignIn } from './session/SignIn';
-import { SignInAgain } from './session/SignInAgain';
 import { Boundary, Failed, Waiting } from './ui/States';
 
 const MapPage = lazy(() => import('./map/MapPage').then((m) => ({ default: m.MapPage })));
@@ -22,6 +21,7 @@ const RankPage = lazy(() => import('./rank/RankPage').then((m) => ({ default: m.
 const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.MatPage })));
 const PeoplePage = lazy(() => import('./people/PeoplePage').then((m) => ({ default: m.PeoplePage })));
 const StudentPage = lazy(() => import('./people/StudentPage').then((m) => ({ default: m.StudentPage })));
+const SignInAgain = lazy(() => import('./session/SignInAgain').then((m) => ({ default: m.SignInAgain })));
 const HousePage = lazy(() => import('./house/HousePage').then((m) => ({ default: m.HousePage })));
 const ClubRoom = lazy(() => import('./house/ClubRoom').then((m) => ({ default: m.ClubRoom })));
 const ExchangeRoom = lazy(() => import('./house/ExchangeRoom').then((m) => ({ default: m.ExchangeRoom })));
@@ -50,7 +50,11 @@ export function App() {
   if (!session) return <SignIn welcome={welcome.data} />;
   return (
     <Frame session={session}>
-      {!signedIn && <SignInAgain welcome={welcome.data} was={session} />}
+      {!signedIn && (
+        <Suspense>
+          <SignInAgain welcome={welcome.data} was={session} />
+        </Suspense>
+      )}
       <Boundary key={pathname}>
         <Suspense fallback={<Waiting height="80vh" />}>
           <Routes>

@@ -1,5 +1,4 @@
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
 import { type Problem, read, readTagged } from './client';
 import type {
   Calendar,
@@ -99,18 +98,17 @@ export function indexMap(data: MapData, centrality: Record<string, number> = {})
   };
 }
 
-export function useMap(enabled = true) {
-  const query = useQuery<{ revision: number; map: MapData; centrality: Record<string, number> }>({
+type MapAnswer = { revision: number; map: MapData; centrality: Record<string, number> };
+
+const indexed = ({ map, centrality }: MapAnswer) => indexMap(map, centrality);
+
+export const useMap = (enabled = true) =>
+  useQuery<MapAnswer, Error, MapIndex>({
     queryKey: ['map'],
     queryFn: () => read('/map'),
     enabled,
+    select: indexed,
   });
-  const index = useMemo(
-    () => (query.data ? indexMap(query.data.map, query.data.centrality) : undefined),
-    [query.data],
-  );
-  return { ...query, data: index } as unknown as ReturnType<typeof useQuery<MapIndex>>;
-}
 
 export const useDecisionTable = (position: string | null, ruleset: string | null) =>
   useQuery<DecisionTable>({

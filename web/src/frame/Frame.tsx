@@ -1,8 +1,10 @@
-import type { ReactNode } from 'react';
+import { lazy, type ReactNode, Suspense } from 'react';
 import type { Session } from '../api/types';
 import classes from './Frame.module.css';
-import { KeysHelp, useKeys } from './keys';
+import { useKeys } from './keys';
 import { Rail } from './Rail';
+
+const KeysHelp = lazy(() => import('./KeysHelp').then((m) => ({ default: m.KeysHelp })));
 
 /** The frame of every screen: the rail of earth steps, the page beside it. */
 export function Frame({ session, children }: { session: Session; children: ReactNode }) {
@@ -16,7 +18,11 @@ export function Frame({ session, children }: { session: Session; children: React
       <main id="page" className={classes.page}>
         {children}
       </main>
-      <KeysHelp opened={keys.help} onClose={keys.closeHelp} />
+      {keys.help && (
+        <Suspense>
+          <KeysHelp opened onClose={keys.closeHelp} />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core';
+import { useViewportSize } from '@mantine/hooks';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useCalendar } from '../api/queries';
@@ -7,6 +8,9 @@ import { WaitingNote } from '../record/WaitingNote';
 import { time } from '../ui/words';
 import { Find } from './Find';
 import classes from './Frame.module.css';
+
+/** Up to this width the frame is one row at the head and one at the foot. */
+const PHONE = 700;
 
 /** The next class of today, or the last one when all are over. */
 export function tonight(classes: TrainingClass[]): TrainingClass | undefined {
@@ -29,12 +33,19 @@ export function PageHead({
   mat?: boolean;
 }) {
   const calendar = useCalendar();
+  const { width } = useViewportSize();
   const next = tonight(calendar.data?.classes ?? []);
   const track = calendar.data?.tracks.find((t) => t.id === next?.track)?.name;
   return (
     <header className={classes.head}>
       <h1 className={mat ? undefined : classes.said}>{title}</h1>
-      <div className={classes.own}>{children}</div>
+      {/* On a phone it is moved by thumb or key. */}
+      <div
+        className={classes.own}
+        {...(width > 0 && width <= PHONE && { role: 'group', 'aria-label': title, tabIndex: 0 })}
+      >
+        {children}
+      </div>
       <WaitingNote />
       <Find />
       {mat && next && (

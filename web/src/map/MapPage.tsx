@@ -44,9 +44,14 @@ function BareHill() {
   return (
     <>
       <PageHead title="Map" />
-      <Empty title="The hill is bare">
-        Positions and links go here. Take them from <Link to="/house/library">the library</Link>, or{' '}
-        <Link to="/house/exchange">bring a map</Link> from a file.
+      <Empty
+        title="The hill is bare"
+        steps={[
+          { label: 'Take it from the library', to: '/house/library' },
+          { label: 'Bring a map from a file', to: '/house/exchange' },
+        ]}
+      >
+        Positions and the links between them go here.
       </Empty>
     </>
   );

@@ -1,16 +1,19 @@
 import type { UseQueryResult } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import type { Eyes, MapIndex } from '../api/queries';
 import type { DecisionTable, Finding, LadderView, RouteView } from '../api/types';
-import { Loaded } from '../ui/States';
+import { Loaded, Waiting } from '../ui/States';
 import { ChangesSheet } from './ChangesSheet';
 import { CompareSheet } from './CompareSheet';
 import { DecisionSheet, type Editing } from './DecisionSheet';
-import { EditSheet } from './EditSheet';
 import type { Lens } from './LensBar';
 import classes from './MapPage.module.css';
 import { RouteSheet } from './RouteSheet';
 import type { useLens } from './useLens';
 import { WorkList } from './WorkList';
+
+/** Forms come when something is changed, not with the map. */
+const EditSheet = lazy(() => import('./EditSheet').then((m) => ({ default: m.EditSheet })));
 
 type Props = {
   map: MapIndex;
@@ -48,16 +51,18 @@ function which(props: Props) {
     props;
   if (editing)
     return (
-      <EditSheet
-        map={map}
-        editing={editing}
-        at={selected ?? ''}
-        onDone={(position) => {
-          onEdit(null);
-          if (position && !selected) onSelect(position);
-        }}
-        onCancel={() => onEdit(null)}
-      />
+      <Suspense fallback={<Waiting height="70vh" />}>
+        <EditSheet
+          map={map}
+          editing={editing}
+          at={selected ?? ''}
+          onDone={(position) => {
+            onEdit(null);
+            if (position && !selected) onSelect(position);
+          }}
+          onCancel={() => onEdit(null)}
+        />
+      </Suspense>
     );
   if (selected !== null)
     return to !== null ? <Routes {...props} from={selected} to={to} /> : <Table {...props} />;

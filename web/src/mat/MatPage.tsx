@@ -39,7 +39,12 @@ export function MatPage() {
             {chosen ? (
               <OpenClass id={chosen} />
             ) : (
-              <Empty title="No class today">Today has no class in the calendar.</Empty>
+              <Empty
+                title="No class today"
+                steps={[{ label: 'Bring classes from a file', to: '/house/exchange' }]}
+              >
+                Today has no class in the calendar.
+              </Empty>
             )}
           </>
         );

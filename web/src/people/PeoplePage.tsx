@@ -47,8 +47,11 @@ function Roster({ views }: { views: LadderView[] }) {
   const total = roster.data.pages[0].total;
   if (total === 0 && find === '')
     return (
-      <Empty title="Nobody here yet">
-        Bring people in from a spreadsheet: <Link to="/house/exchange">House, import and export</Link>.
+      <Empty
+        title="Nobody here yet"
+        steps={[{ label: 'Bring people in from a spreadsheet', to: '/house/exchange' }]}
+      >
+        Everybody who trains here, with their belt, when they were last seen and what is next.
       </Empty>
     );
   return (

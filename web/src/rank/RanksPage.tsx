@@ -27,7 +27,21 @@ function Ladders({ views, map }: { views: LadderView[]; map: MapIndex }) {
   const view = views.find((v) => v.ladder.id === params.get('ladder')) ?? views[0];
   const check = useLadderCheck(view?.ladder.id);
   const holding = useHolding();
-  if (!view) return <Empty title="No ladder yet">Bring one in with an archive from House.</Empty>;
+  if (!view)
+    return (
+      <>
+        <PageHead title="Ranks" />
+        <Empty
+          title="No ladder yet"
+          steps={[
+            { label: 'Take one from the library', to: '/house/library' },
+            { label: 'Bring one from a file', to: '/house/exchange' },
+          ]}
+        >
+          A ladder of ranks goes here: what is asked at each belt, and who stands where.
+        </Empty>
+      </>
+    );
   return (
     <>
       <PageHead title="Ranks">

@@ -1,6 +1,8 @@
 import { Button, Skeleton } from '@mantine/core';
 import type { UseQueryResult } from '@tanstack/react-query';
 import { Component, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { useSession } from '../api/queries';
 import classes from './States.module.css';
 
 /** A skeleton of the size of what is coming, so that nothing jumps. */
@@ -23,11 +25,30 @@ export function Failed({ error, retry }: { error: Error; retry: () => void }) {
   );
 }
 
-export function Empty({ title, children }: { title: string; children: ReactNode }) {
+type EmptyProps = {
+  title: string;
+  children: ReactNode;
+  /** Where a head coach begins, the usual way first. */
+  steps?: { label: string; to: string }[];
+};
+
+/** What goes here, and the first step as a button. */
+export function Empty({ title, children, steps = [] }: EmptyProps) {
+  const isHead = useSession().data?.role === 'HEAD';
   return (
     <div className={classes.box}>
       <h2>{title}</h2>
       <p>{children}</p>
+      {steps.length > 0 && !isHead && <p>A head coach can begin here.</p>}
+      {isHead && (
+        <p className={classes.steps}>
+          {steps.map(({ label, to }, i) => (
+            <Button key={to} component={Link} to={to} variant={i === 0 ? 'filled' : 'default'}>
+              {label}
+            </Button>
+          ))}
+        </p>
+      )}
     </div>
   );
 }

@@ -1,18 +1,20 @@
 import { Button } from '@mantine/core';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { type MapIndex, useMap, useSession, useTechniqueCard } from '../../api/queries';
 import type { TechniqueCard } from '../../api/types';
 import { PageHead } from '../../frame/PageHead';
 import { PrintFoot } from '../../ui/PrintFoot';
 import { Scroll } from '../../ui/Scroll';
-import { Loaded } from '../../ui/States';
+import { Loaded, Waiting } from '../../ui/States';
 import { blankTechnique } from '../edit/blanks';
 import { History } from '../edit/History';
-import { CardForm } from './CardForm';
 import { CardView } from './CardView';
-import { MergeForm } from './MergeForm';
 import classes from './TechniquePage.module.css';
+
+/** A card is read far more often than it is changed. */
+const CardForm = lazy(() => import('./CardForm').then((m) => ({ default: m.CardForm })));
+const MergeForm = lazy(() => import('./MergeForm').then((m) => ({ default: m.MergeForm })));
 
 type Doing = 'reading' | 'changing' | 'merging' | 'history';
 
@@ -87,25 +89,27 @@ function Opened({ map, card, tag }: { map: MapIndex; card: TechniqueCard; tag: s
             onVersion={(next) => setParams(next ? { version: next } : {}, { replace: true })}
           />
         )}
-        {doing === 'changing' && (
-          <CardForm
-            map={map}
-            technique={technique}
-            tag={tag}
-            onDone={(kept) =>
-              tag === null ? navigate(`/map/techniques/${kept}`, { replace: true }) : setDoing('reading')
-            }
-            onCancel={() => (tag === null ? back() : setDoing('reading'))}
-          />
-        )}
-        {doing === 'merging' && (
-          <MergeForm
-            map={map}
-            technique={technique}
-            onDone={(into) => navigate(`/map/techniques/${into}`, { replace: true })}
-            onCancel={() => setDoing('reading')}
-          />
-        )}
+        <Suspense fallback={<Waiting />}>
+          {doing === 'changing' && (
+            <CardForm
+              map={map}
+              technique={technique}
+              tag={tag}
+              onDone={(kept) =>
+                tag === null ? navigate(`/map/techniques/${kept}`, { replace: true }) : setDoing('reading')
+              }
+              onCancel={() => (tag === null ? back() : setDoing('reading'))}
+            />
+          )}
+          {doing === 'merging' && (
+            <MergeForm
+              map={map}
+              technique={technique}
+              onDone={(into) => navigate(`/map/techniques/${into}`, { replace: true })}
+              onCancel={() => setDoing('reading')}
+            />
+          )}
+        </Suspense>
         {doing === 'history' && (
           <section className={classes.narrow} aria-label="History">
             <h2>History of {technique.name}</h2>

@@ -1,4 +1,4 @@
-import '@mantine/core/styles.css';
+import './ui/mantine';
 import '@fontsource/zilla-slab/latin-600.css';
 import '@fontsource/atkinson-hyperlegible/latin-400.css';
 import '@fontsource/atkinson-hyperlegible/latin-700.css';

@@ -3,17 +3,17 @@ import { lazy, Suspense } from 'react';
 import type { Eyes, MapIndex } from '../api/queries';
 import type { DecisionTable, Finding, LadderView, RouteView } from '../api/types';
 import { Loaded, Waiting } from '../ui/States';
-import { ChangesSheet } from './ChangesSheet';
-import { CompareSheet } from './CompareSheet';
 import { DecisionSheet, type Editing } from './DecisionSheet';
 import type { Lens } from './LensBar';
 import classes from './MapPage.module.css';
-import { RouteSheet } from './RouteSheet';
 import type { useLens } from './useLens';
-import { WorkList } from './WorkList';
 
-/** Forms come when something is changed, not with the map. */
+/** What is not on the first view comes when it is asked for. */
 const EditSheet = lazy(() => import('./EditSheet').then((m) => ({ default: m.EditSheet })));
+const RouteSheet = lazy(() => import('./RouteSheet').then((m) => ({ default: m.RouteSheet })));
+const WorkList = lazy(() => import('./WorkList').then((m) => ({ default: m.WorkList })));
+const ChangesSheet = lazy(() => import('./ChangesSheet').then((m) => ({ default: m.ChangesSheet })));
+const CompareSheet = lazy(() => import('./CompareSheet').then((m) => ({ default: m.CompareSheet })));
 
 type Props = {
   map: MapIndex;
@@ -43,7 +43,13 @@ type Props = {
 /** What stands beside the hill: a form, routes, a decision table, the work list, changes, a comparison, or nothing. */
 export function Sheet(props: Props) {
   const sheet = which(props);
-  return sheet && <div className={classes.side}>{sheet}</div>;
+  return (
+    sheet && (
+      <div className={classes.side}>
+        <Suspense fallback={<Waiting height="70vh" />}>{sheet}</Suspense>
+      </div>
+    )
+  );
 }
 
 function which(props: Props) {
@@ -51,18 +57,16 @@ function which(props: Props) {
     props;
   if (editing)
     return (
-      <Suspense fallback={<Waiting height="70vh" />}>
-        <EditSheet
-          map={map}
-          editing={editing}
-          at={selected ?? ''}
-          onDone={(position) => {
-            onEdit(null);
-            if (position && !selected) onSelect(position);
-          }}
-          onCancel={() => onEdit(null)}
-        />
-      </Suspense>
+      <EditSheet
+        map={map}
+        editing={editing}
+        at={selected ?? ''}
+        onDone={(position) => {
+          onEdit(null);
+          if (position && !selected) onSelect(position);
+        }}
+        onCancel={() => onEdit(null)}
+      />
     );
   if (selected !== null)
     return to !== null ? <Routes {...props} from={selected} to={to} /> : <Table {...props} />;

@@ -7,6 +7,7 @@ import { type MapIndex, useChains, useLadders, useMap, useSession } from '../api
 import type { ChainView, LadderView } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { fold } from '../frame/search';
+import { freeId } from '../map/edit/fields';
 import { itemsOf } from '../rank/families';
 import { useNotices } from '../ui/Notices';
 import { Empty, Loaded } from '../ui/States';
@@ -37,7 +38,7 @@ function ChainList({ views, map }: { views: ChainView[]; map: MapIndex }) {
   const mayWrite = session.data?.role !== 'VIEWER';
   return (
     <>
-      <PageHead title="Chains">{mayWrite && <NewChain map={map} />}</PageHead>
+      <PageHead title="Chains">{mayWrite && <NewChain map={map} views={views} />}</PageHead>
       <div className={classes.body}>
         <TextInput
           aria-label="Search chains"
@@ -88,16 +89,7 @@ function ChainList({ views, map }: { views: ChainView[]; map: MapIndex }) {
   );
 }
 
-const slug = (name: string) =>
-  name
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 60);
-
-function NewChain({ map }: { map: MapIndex }) {
+function NewChain({ map, views }: { map: MapIndex; views: ChainView[] }) {
   const [opened, setOpened] = useState(false);
   const [name, setName] = useState('');
   const [start, setStart] = useState<string | null>(null);
@@ -105,7 +97,7 @@ function NewChain({ map }: { map: MapIndex }) {
   const client = useQueryClient();
   const say = useNotices();
   const make = async () => {
-    const id = slug(name) || 'chain';
+    const id = freeId(name, (taken) => views.some(({ chain }) => chain.id === taken));
     try {
       const view = await send<ChainView>('POST', '/chains', { id, name, intent: '', start, first: null });
       client.invalidateQueries({ queryKey: ['chains'] });

@@ -78,14 +78,19 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onR
         {waysLeftOut(table) > 0 &&
           ` The hill shows the eight best ways; ${waysLeftOut(table)} more are here.`}
       </p>
-      <Section title="On my own initiative">
+      <Section title="On my own initiative" counted={table.own.length > 0}>
         {table.own.length ? rows(table.own) : <p className="quiet">Nothing on the map yet.</p>}
         {onEdit && (
           <Add onClick={() => onEdit({ what: 'link', link: null, when: null })}>Add something to do here</Add>
         )}
       </Section>
       {table.answers.map((answer) => (
-        <Section key={answer.reaction} title={`If ${answer.text}`} quiet={drawnBy(answer.link)}>
+        <Section
+          key={answer.reaction}
+          title={`If ${answer.text}`}
+          quiet={drawnBy(answer.link)}
+          counted={answer.rows.length > 0}
+        >
           {rows(answer.rows)}
           {onEdit && (
             <span className={classes.adds}>
@@ -119,7 +124,7 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onR
           </ul>
         </Section>
       )}
-      <Section title="What they can do to me">
+      <Section title="What they can do to me" counted={table.theirs.length > 0}>
         {table.theirs.length ? rows(table.theirs) : <p className="quiet">Nothing on the map.</p>}
         {onEdit && (
           <Add onClick={() => onEdit({ what: 'reaction', reaction: null })}>
@@ -140,12 +145,23 @@ function Add({ children, onClick }: { children: ReactNode; onClick: () => void }
   );
 }
 
-function Section({ title, quiet, children }: { title: string; quiet?: string; children: ReactNode }) {
+type SectionProps = {
+  title: string;
+  quiet?: string;
+  /** Whether its rows carry chances. */
+  counted?: boolean;
+  children: ReactNode;
+};
+
+function Section({ title, quiet, counted = false, children }: SectionProps) {
   return (
     <section className={classes.section}>
       <h3>
-        {title}
-        {quiet && <span className={classes.drawn}>{quiet}</span>}
+        <span>
+          {title}
+          {quiet && <span className={classes.drawn}>{quiet}</span>}
+        </span>
+        {counted && <span className={classes.drawn}>works</span>}
       </h3>
       {children}
     </section>

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Technique;
@@ -54,6 +55,7 @@ public record Readiness(
      * What is asked of one student on one ladder.
      *
      * @param recent classes counted on the ladder in the last {@link ClubPace#WEEKS} weeks
+     * @param chains names of chains by id
      */
     public record Question(
             Student student,
@@ -61,6 +63,7 @@ public record Readiness(
             int recent,
             Ladder ladder,
             GrapplingMap map,
+            Map<String, String> chains,
             ClubPace pace,
             LocalDate today,
             Eyes eyes) {}
@@ -79,7 +82,7 @@ public record Readiness(
      */
     public static boolean isReady(
             Student student, LadderCount count, int open, Ladder ladder, LocalDate today, Eyes eyes) {
-        Question asked = new Question(student, null, 0, ladder, null, null, today, eyes);
+        Question asked = new Question(student, null, 0, ladder, null, Map.of(), null, today, eyes);
         return open == 0 && new Judge(asked, count).isReadyWithSyllabus();
     }
 
@@ -247,6 +250,7 @@ public record Readiness(
                     .or(() -> Optional.ofNullable(item.ref()))
                     .flatMap(map::technique)
                     .map(Technique::name)
+                    .or(() -> Optional.ofNullable(asked.chains().get(item.subject())))
                     .orElse(item.words() == null ? item.subject() : item.words());
         }
 

@@ -138,7 +138,8 @@ class ReadinessTest {
                         .filter(day -> day.isAfter(from))
                         .toList(),
                 recent == 0 ? List.of() : List.of(recent));
-        Readiness readiness = Readiness.of(new Readiness.Question(ana, state, recent, ladder, map, pace, TODAY, eyes))
+        Readiness readiness = Readiness.of(new Readiness.Question(
+                        ana, state, recent, ladder, map, Map.of("first-walk", "The first walk"), pace, TODAY, eyes))
                 .orElseThrow();
         LadderCount count = state.ladders().get(ladder.id());
         int open =
@@ -172,6 +173,25 @@ class ReadinessTest {
         assertThat(readiness.verdict()).isEqualTo(Readiness.Verdict.ELIGIBLE);
         assertThat(readiness.window()).isEqualTo(TODAY);
         assertThat(readiness.stripe()).returns(true, Readiness.Stripe::met);
+    }
+
+    @Test
+    void aChainIsCalledByItsName() {
+        Item walk = new Item("i1", Item.Kind.CHAIN, "first-walk", null, null, Standard.SHOWN, Sides.EITHER, null, 0, 0);
+        Ladder plain = ladder(Sides.EITHER, Standard.SHOWN);
+        Rank white = plain.ranks().get(0);
+        Rank walking = new Rank(
+                white.id(),
+                white.name(),
+                white.colours(),
+                1,
+                0,
+                12,
+                List.of(new SyllabusGroup("Chains", 0, List.of(walk))));
+        Ladder ladder =
+                new Ladder("adult", "Adult", 0, 0, null, false, List.of(walking), plain.policy(), null, null, null);
+        assertThat(condition(readiness(ladder), Condition.Code.SYLLABUS).missing())
+                .isEqualTo("1 more: The first walk (to be passed)");
     }
 
     @Test

@@ -30,6 +30,7 @@ public final class Snapshot {
     private final Club taught;
     private final GrapplingMap map;
     private final long revision;
+    private final Map<String, String> chainNames;
     private final Map<Target, Set<String>> offered = new EnumMap<>(Target.class);
     private final Map<String, MoveGraph> graphs = new ConcurrentHashMap<>();
     private volatile Map<String, Double> centrality;
@@ -39,6 +40,8 @@ public final class Snapshot {
         this.taught = taught;
         this.map = GrapplingMap.of(taught.map());
         this.revision = revision;
+        this.chainNames =
+                taught.chains().stream().collect(Collectors.toMap(Chain::id, Chain::name, (one, other) -> one));
         Parts.taught().forEach(part -> offers(part, taught));
     }
 
@@ -55,6 +58,11 @@ public final class Snapshot {
 
     public GrapplingMap map() {
         return map;
+    }
+
+    /** Names of chains by id. */
+    public Map<String, String> chainNames() {
+        return chainNames;
     }
 
     public long revision() {

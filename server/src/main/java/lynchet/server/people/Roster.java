@@ -276,7 +276,8 @@ public class Roster {
         List<Readiness> all = new ArrayList<>();
         for (Ladder ladder : now.ladders()) {
             int classes = recent.getOrDefault(ladder.id(), 0);
-            Readiness.of(new Readiness.Question(student, state, classes, ladder, now.map(), pace, today, eyes))
+            Readiness.of(new Readiness.Question(
+                            student, state, classes, ladder, now.map(), now.chainNames(), pace, today, eyes))
                     .ifPresent(all::add);
         }
         return all;

@@ -77,7 +77,15 @@ class DemoClubTest {
                     StudentState state = record.state(club.ladders(), map);
                     return club.ladders().stream()
                             .flatMap(ladder -> Readiness.of(new Readiness.Question(
-                                            student, state, 9, ladder, map, pace, today, Readiness.Eyes.COACH))
+                                            student,
+                                            state,
+                                            9,
+                                            ladder,
+                                            map,
+                                            Map.of(),
+                                            pace,
+                                            today,
+                                            Readiness.Eyes.COACH))
                                     .stream());
                 })
                 .map(Readiness::verdict)

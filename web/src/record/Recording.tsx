@@ -2,8 +2,10 @@ import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { send } from '../api/client';
 import { useSession } from '../api/queries';
+import type { ClassSheet } from '../api/types';
 import type { Database } from './kept';
 import { Outbox, type Sent, type Waiting } from './outbox';
+import { withWaiting } from './overlay';
 
 const OutboxContext = createContext<Outbox | null>(null);
 
@@ -16,19 +18,28 @@ function readAgain(client: QueryClient, taken: Waiting[]) {
   for (const id of students) client.invalidateQueries({ queryKey: ['people', id] });
 }
 
+/** A class goes on showing what was taken, also when it cannot be read again. */
+function nowKept(client: QueryClient, one: Waiting) {
+  if (one.body.classId)
+    client.setQueryData<ClassSheet>(
+      ['classes', one.body.classId],
+      (sheet) => sheet && withWaiting(sheet, [one]),
+    );
+}
+
 /** Gives every screen the outbox, which sends under whoever is signed in. */
 export function Recording({ kept, children }: { kept: Promise<Database>; children: ReactNode }) {
   const client = useQueryClient();
-  const outbox = useMemo(() => {
-    let taken: Waiting[] = [];
-    const made: Outbox = new Outbox(kept, send, (one) => {
-      taken.push(one);
-      if (made.isSending()) return;
-      readAgain(client, taken);
-      taken = [];
-    });
-    return made;
-  }, [kept, client]);
+  const outbox = useMemo(
+    () =>
+      new Outbox(
+        kept,
+        send,
+        (one) => nowKept(client, one),
+        (taken) => readAgain(client, taken),
+      ),
+    [kept, client],
+  );
   const account = useSession().data?.name ?? null;
   useEffect(() => {
     void outbox.signedInAs(account);

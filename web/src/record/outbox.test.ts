@@ -120,6 +120,31 @@ describe('the outbox', () => {
     expect(asked).toEqual(['POST /attendance a1']);
   });
 
+  it('tells what was taken even when what comes after is refused or the server goes', async () => {
+    for (const status of [422, 0]) {
+      const rested: string[][] = [];
+      answer = refuse(status, 'no', 'm2');
+      const box = new Outbox(openKept(`rested-${status}`), send, fine, (all) =>
+        rested.push(all.map((one) => one.says)),
+      );
+      await box.record(mark('m1'), 'one');
+      await box.record(mark('m2'), 'two');
+      await box.signedInAs('');
+      expect(rested, `then ${status}`).toEqual([['one']]);
+    }
+  });
+
+  it('records under whom was signed in while the sign-in has run out', async () => {
+    const box = open();
+    await box.signedInAs('coach');
+    await box.signedInAs(null);
+    await box.record(attend('a1'), 'one');
+    await box.flush();
+    expect(box.all()).toMatchObject([{ account: 'coach' }]);
+    await box.signedInAs('coach');
+    expect(asked).toEqual(['POST /attendance a1']);
+  });
+
   it('takes a check-in that is gone already as taken back', async () => {
     answer = refuse(404, 'There is none.');
     const box = open();

@@ -48,7 +48,10 @@ const MOST_OUT = 100;
 export class Outbox {
   private line: Waiting[] = [];
   private out: TakenOut[] = [];
+  /** Under whom it is sent; null while nobody is signed in. */
   private account: string | null = null;
+  /** Under whom it is recorded: a sign-in that has run out does not make a record nobody's. */
+  private who = '';
   private sending: Promise<void> | null = null;
   private again = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -60,7 +63,10 @@ export class Outbox {
   constructor(
     private readonly db: Promise<Database>,
     private readonly send: Send,
+    /** Told of each record that was taken, while it still stands in the line. */
     private readonly taken: (one: Waiting) => void,
+    /** Told of all that were taken when nothing more can be sent for now. */
+    private readonly rested: (taken: Waiting[]) => void = () => {},
   ) {
     this.others?.addEventListener('message', () => this.load());
   }
@@ -78,14 +84,12 @@ export class Outbox {
     };
   };
 
-  /** Whether more will be sent before the line is empty. */
-  isSending = (): boolean => this.next() !== undefined;
-
   private next = () => this.line.find((w) => w.account === this.account && w.aside === undefined);
 
   /** Begins to send what this account has recorded; null: nobody is signed in, so nothing is sent. */
   async signedInAs(account: string | null): Promise<void> {
     this.account = account;
+    this.who = account ?? this.who;
     await this.load();
     await this.flush();
   }
@@ -94,7 +98,7 @@ export class Outbox {
   async record(sent: Sent, says: string, needs?: string): Promise<void> {
     const one: Waiting = {
       ...sent,
-      account: this.account ?? '',
+      account: this.who,
       says,
       at: new Date().toISOString(),
       ...(needs ? { needs } : {}),
@@ -147,7 +151,8 @@ export class Outbox {
     const sending = this.alone(async () => {
       do {
         this.again = false;
-        await this.sendAll();
+        const taken: Waiting[] = [];
+        await this.sendAll(taken).finally(() => taken.length > 0 && this.rested(taken));
       } while (this.again);
     }).finally(() => {
       this.sending = null;
@@ -162,7 +167,7 @@ export class Outbox {
     else await run();
   }
 
-  private async sendAll(): Promise<void> {
+  private async sendAll(taken: Waiting[]): Promise<void> {
     await this.load();
     for (;;) {
       const one = this.next();
@@ -186,9 +191,10 @@ export class Outbox {
         await this.setAside(one, problem.message);
         continue;
       }
+      taken.push(one);
+      this.taken(one);
       await (await this.db).delete('waiting', one.place as number);
       await this.changed();
-      this.taken(one);
     }
   }
 

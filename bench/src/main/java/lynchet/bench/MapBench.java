@@ -89,6 +89,7 @@ public class MapBench {
                         graph.map().technique(link.technique()).orElseThrow()),
                 from,
                 to,
+                1,
                 10);
     }
 }

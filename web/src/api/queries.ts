@@ -56,13 +56,22 @@ export const useWords = (enabled = true) =>
   });
 
 /** The map with its parts by id. */
+/** A map that may be asked for nobody's id. */
+export interface Lookup<T> extends Iterable<[string, T]> {
+  get(id: string | null | undefined): T | undefined;
+  has(id: string | null | undefined): boolean;
+  values(): MapIterator<T>;
+  keys(): MapIterator<string>;
+  readonly size: number;
+}
+
 export type MapIndex = {
   data: MapData;
-  position: Map<string, Position>;
-  pairOf: Map<string, Pair>;
-  technique: Map<string, Technique>;
-  link: Map<string, Link>;
-  reaction: Map<string, Reaction>;
+  position: Lookup<Position>;
+  pairOf: Lookup<Pair>;
+  technique: Lookup<Technique>;
+  link: Lookup<Link>;
+  reaction: Lookup<Reaction>;
   counterpart: (id: string) => string;
   stageOf: (id: string) => Stage;
   /** How many shortest walks pass through each position. */
@@ -208,13 +217,13 @@ export const useReach = (eyes: Eyes, on: boolean, terms = EVERYDAY) =>
     enabled: on,
   });
 
-/** The most likely routes from a position; `to` "any" for any end. */
+/** The most likely routes from a position; `to` "any" for any end, without those that end at once. */
 export const useRoutes = (eyes: Eyes, from: string | null, to: string | null, ruleset: string | null) =>
   useQuery<RouteView[]>({
     queryKey: ['map', 'routes', eyes, from, to, ruleset],
     queryFn: () =>
       read(
-        `/map/routes?from=${from}&${to === 'any' ? 'end=any' : `to=${to}`}&k=5&${through(eyes)}${ruleset ? `&ruleset=${ruleset}` : ''}`,
+        `/map/routes?from=${from}&${to === 'any' ? 'end=any&least=2' : `to=${to}`}&k=5&${through(eyes)}${ruleset ? `&ruleset=${ruleset}` : ''}`,
       ),
     enabled: from !== null && to !== null,
   });

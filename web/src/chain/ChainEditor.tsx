@@ -1,74 +1,82 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
-import { useParams } from 'react-router';
-import { Problem, send } from '../api/client';
-import { type MapIndex, useChain, useMap, useSession } from '../api/queries';
-import type { Chain, ChainReport } from '../api/types';
+import { useNavigate, useParams } from 'react-router';
+import { Problem, readTagged, send, sendEdit } from '../api/client';
+import { type MapIndex, useChain, useChains, useMap, useSession } from '../api/queries';
+import type { Chain, ChainReport, ChainView, Session } from '../api/types';
+import { freeId, NEW } from '../form/fields';
+import { isBlank } from '../form/limits';
+import { useUndo } from '../form/useEdit';
 import { PageHead } from '../frame/PageHead';
 import { useNotices } from '../ui/Notices';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
 import classes from './ChainEditor.module.css';
+import { ChainHead } from './ChainHead';
 import { Drawing } from './Drawing';
 import { Findings } from './Findings';
 import { Outline } from './Outline';
+import { type Draft, useStoredDraft } from './storedDraft';
 import { inCoreOrder } from './tree';
 
+const BLANK: Chain = { id: NEW, name: '', intent: '', owner: null, start: '', first: null, retired: false };
+
+const NOTHING: ChainReport = {
+  depth: 0,
+  turnOffs: 0,
+  answeredShare: 0,
+  chanceToFinish: 0,
+  chanceToSettle: 0,
+  weakestLink: null,
+  weakestChance: 0,
+  steps: [],
+  findings: [],
+};
+
+/** A chain in its editor; a new one is begun there as well. */
 export function ChainEditorPage() {
   const { id = '' } = useParams();
-  const chain = useChain(id);
+  const isNew = id === NEW;
+  const chain = useChain(isNew ? null : id);
   const map = useMap();
   return (
-    <Loaded query={chain}>
-      {(kept) => (
-        <Loaded query={map}>
-          {(index) => (
-            <Editor key={id} kept={kept.value.chain} tag={kept.tag} report={kept.value.report} map={index} />
-          )}
-        </Loaded>
-      )}
+    <Loaded query={map}>
+      {(index) =>
+        isNew ? (
+          <Editor key={NEW} kept={BLANK} tag={null} report={NOTHING} map={index} />
+        ) : (
+          <Loaded query={chain}>
+            {({ value, tag }) => (
+              <Editor key={id} kept={value.chain} tag={tag} report={value.report} map={index} />
+            )}
+          </Loaded>
+        )
+      }
     </Loaded>
   );
 }
 
-type Draft = { chain: Chain; tag: string };
+const mayChange = (session: Session | null | undefined, owner: string | null) =>
+  session?.role === 'HEAD' || (session?.role === 'COACH' && (!owner || owner === session.name));
 
-const draftKey = (id: string) => `lynchet-chain-draft ${id}`;
-
-/** What was typed and not yet saved survives a reload. */
-function storedDraft(id: string): Draft | null {
-  try {
-    return JSON.parse(localStorage.getItem(draftKey(id)) ?? 'null');
-  } catch {
-    return null;
-  }
-}
-
-type Props = { kept: Chain; tag: string; report: ChainReport; map: MapIndex };
+type Props = { kept: Chain; tag: string | null; report: ChainReport; map: MapIndex };
 
 function Editor({ kept, tag, report: keptReport, map }: Props) {
   const session = useSession();
-  const client = useQueryClient();
-  const say = useNotices();
-  const [draft, setDraft] = useState<Draft>(() => storedDraft(kept.id) ?? { chain: kept, tag });
+  const [draft, setDraft] = useStoredDraft({ chain: kept, tag });
   const { chain } = draft;
   const isChanged = JSON.stringify(chain) !== JSON.stringify(kept);
-  const mayWrite =
-    session.data?.role === 'HEAD' ||
-    (session.data?.role === 'COACH' && (!kept.owner || kept.owner === session.data.name));
-
-  useEffect(() => {
-    if (isChanged) localStorage.setItem(draftKey(kept.id), JSON.stringify(draft));
-    else localStorage.removeItem(draftKey(kept.id));
-  }, [draft, isChanged, kept.id]);
+  const mayWrite = mayChange(session.data, kept.owner);
+  const keeping = useKeeping(kept, draft, setDraft);
+  const edit = (change: Partial<Chain>) =>
+    setDraft((before) => ({ ...before, chain: { ...before.chain, ...change } }));
 
   const [checked] = useDebouncedValue(chain, 150);
   const check = useQuery<ChainReport>({
     queryKey: ['chain-check', checked],
-    queryFn: () => send('POST', '/chains/check', checked),
-    enabled: mayWrite && isChanged,
+    queryFn: () => send('POST', '/chains/check', { ...checked, name: checked.name || 'A new chain' }),
+    enabled: mayWrite && isChanged && chain.start !== '',
     placeholderData: (before) => before,
   });
   const report = isChanged ? (check.data ?? keptReport) : keptReport;
@@ -79,52 +87,24 @@ function Editor({ kept, tag, report: keptReport, map }: Props) {
       report.steps.length === placed.length ? report.steps[i].label : '',
     ]),
   );
-  const edit = (change: Partial<Chain>) =>
-    setDraft((before) => ({ ...before, chain: { ...before.chain, ...change } }));
-
-  const save = async () => {
-    try {
-      await send('PUT', `/chains/${kept.id}`, chain, draft.tag);
-      localStorage.removeItem(draftKey(kept.id));
-      const before = kept;
-      const fresh = await client.fetchQuery<{ value: { chain: Chain }; tag: string }>({
-        queryKey: ['chains', kept.id],
-        staleTime: 0,
-        queryFn: async () => (await import('../api/client')).readTagged(`/chains/${kept.id}`),
-      });
-      setDraft({ chain: fresh.value.chain, tag: fresh.tag });
-      client.invalidateQueries({ queryKey: ['chains'], exact: true });
-      say.done(`${chain.name} is saved.`, () => setDraft({ chain: before, tag: fresh.tag }));
-    } catch (error) {
-      if (error instanceof Problem && error.code === 'STALE') {
-        const theirs = await client.fetchQuery<{ value: { chain: Chain }; tag: string }>({
-          queryKey: ['chains', kept.id],
-          staleTime: 0,
-          queryFn: async () => (await import('../api/client')).readTagged(`/chains/${kept.id}`),
-        });
-        setDraft((before) => ({ ...before, tag: theirs.tag }));
-      }
-      say.failed(error);
-    }
-  };
-
+  const isReady = !isBlank(chain.name) && chain.start !== '';
   return (
     <>
       <PageHead title="Chains">
-        <strong>{chain.name}</strong>
+        <strong>{chain.name || 'A new chain'}</strong>
         {mayWrite && (
           <>
-            <Button onClick={save} disabled={!isChanged}>
-              {isChanged ? 'Save' : 'Saved'}
+            <Button onClick={keeping.save} disabled={!isChanged || !isReady}>
+              {isChanged || tag === null ? 'Save' : 'Saved'}
             </Button>
             {isChanged && (
-              <Button
-                variant="default"
-                onClick={() => {
-                  setDraft({ chain: kept, tag });
-                }}
-              >
+              <Button variant="default" onClick={() => setDraft({ chain: kept, tag })}>
                 Drop changes
+              </Button>
+            )}
+            {!isChanged && tag !== null && (
+              <Button variant="default" onClick={keeping.retire}>
+                Retire
               </Button>
             )}
           </>
@@ -133,31 +113,88 @@ function Editor({ kept, tag, report: keptReport, map }: Props) {
       </PageHead>
       <div className={classes.columns}>
         <section className={classes.outline} aria-label="Outline">
-          {mayWrite ? (
-            <TextInput
-              label="Intent"
-              value={chain.intent}
-              onChange={(event) => edit({ intent: event.currentTarget.value })}
+          <ChainHead map={map} chain={chain} isNew={tag === null} readOnly={!mayWrite} onChange={edit} />
+          {chain.start !== '' && (
+            <Outline
+              map={map}
+              chain={chain}
+              labels={labels}
+              readOnly={!mayWrite}
+              onChange={(first) => edit({ first })}
             />
-          ) : (
-            <p>{chain.intent}</p>
           )}
-          <p>
-            Starts in <strong>{map.position.get(chain.start)?.name}</strong>
-          </p>
-          <Outline
-            map={map}
-            chain={chain}
-            labels={labels}
-            readOnly={!mayWrite}
-            onChange={(first) => edit({ first: first as Chain['first'] })}
-          />
         </section>
         <Scroll label="Drawing" className={classes.drawing}>
-          <Drawing map={map} chain={chain} labels={labels} />
+          {chain.start === '' ? (
+            <p className={classes.hint}>Choose where it starts. The drawing grows downhill as you write.</p>
+          ) : (
+            <Drawing map={map} chain={chain} labels={labels} />
+          )}
         </Scroll>
         <Findings map={map} report={report} />
       </div>
     </>
   );
+}
+
+/** Saves and retires a chain; both can be taken back from their notice. */
+function useKeeping(kept: Chain, { chain, tag }: Draft, setDraft: (draft: Draft) => void) {
+  const client = useQueryClient();
+  const say = useNotices();
+  const navigate = useNavigate();
+  const undo = useUndo();
+  const chains = useChains();
+  const fresh = (id: string) =>
+    client.fetchQuery<{ value: ChainView; tag: string }>({
+      queryKey: ['chains', id],
+      staleTime: 0,
+      queryFn: () => readTagged(`/chains/${id}`),
+    });
+  const listed = () => client.invalidateQueries({ queryKey: ['chains'], exact: true });
+
+  const add = async () => {
+    const id = freeId(chain.name, (taken) => (chains.data ?? []).some((view) => view.chain.id === taken));
+    const { edit } = await sendEdit('POST', '/chains', { ...chain, id });
+    setDraft({ chain: kept, tag: null });
+    listed();
+    navigate(`/chains/${id}`, { replace: true });
+    say.done(`${chain.name} is saved.`, async () => {
+      navigate('/chains');
+      if (edit) await undo(edit);
+    });
+  };
+  const change = async () => {
+    await send('PUT', `/chains/${kept.id}`, chain, tag ?? undefined);
+    const now = await fresh(kept.id);
+    setDraft({ chain: now.value.chain, tag: now.tag });
+    listed();
+    say.done(`${chain.name} is saved.`, () => setDraft({ chain: kept, tag: now.tag }));
+  };
+  const save = async () => {
+    try {
+      await (tag === null ? add() : change());
+    } catch (error) {
+      if (error instanceof Problem && error.code === 'STALE')
+        setDraft({ chain, tag: (await fresh(kept.id)).tag });
+      say.failed(error);
+    }
+  };
+  const retire = async () => {
+    try {
+      const { edit } = await sendEdit(
+        'PUT',
+        `/chains/${kept.id}`,
+        { ...kept, retired: true },
+        tag ?? undefined,
+      );
+      listed();
+      navigate('/chains');
+      say.done(`${kept.name} is retired: it is no longer offered, what names it keeps it.`, () => {
+        if (edit) undo(edit);
+      });
+    } catch (error) {
+      say.failed(error);
+    }
+  };
+  return { save, retire };
 }

@@ -1,15 +1,12 @@
-import { Button, Modal, Select, TextInput } from '@mantine/core';
-import { useQueryClient } from '@tanstack/react-query';
+import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { send } from '../api/client';
+import { Link } from 'react-router';
 import { type MapIndex, useChains, useLadders, useMap, useSession } from '../api/queries';
 import type { ChainView, LadderView } from '../api/types';
+import { NEW } from '../form/fields';
 import { PageHead } from '../frame/PageHead';
 import { fold } from '../frame/search';
-import { freeId } from '../map/edit/fields';
 import { itemsOf } from '../rank/families';
-import { useNotices } from '../ui/Notices';
 import { Empty, Loaded } from '../ui/States';
 import { count, percent } from '../ui/words';
 import classes from './ChainsPage.module.css';
@@ -38,7 +35,13 @@ function ChainList({ views, map }: { views: ChainView[]; map: MapIndex }) {
   const mayWrite = session.data?.role !== 'VIEWER';
   return (
     <>
-      <PageHead title="Chains">{mayWrite && <NewChain map={map} views={views} />}</PageHead>
+      <PageHead title="Chains">
+        {mayWrite && (
+          <Button component={Link} to={`/chains/${NEW}`}>
+            New chain
+          </Button>
+        )}
+      </PageHead>
       <div className={classes.body}>
         <TextInput
           aria-label="Search chains"
@@ -49,7 +52,12 @@ function ChainList({ views, map }: { views: ChainView[]; map: MapIndex }) {
           mb={8}
         />
         {views.length === 0 && (
-          <Empty title="No chain yet">A chain is a walk down the hill. Begin one above.</Empty>
+          <Empty
+            title="No chain yet"
+            steps={mayWrite ? [{ label: 'Begin the first chain', to: `/chains/${NEW}` }] : []}
+          >
+            A chain is a walk down the hill: a main line, and turn-offs at what they do about it.
+          </Empty>
         )}
         <ul className={classes.list}>
           {shown.map(({ chain, report }) => (
@@ -85,63 +93,6 @@ function ChainList({ views, map }: { views: ChainView[]; map: MapIndex }) {
           ))}
         </ul>
       </div>
-    </>
-  );
-}
-
-function NewChain({ map, views }: { map: MapIndex; views: ChainView[] }) {
-  const [opened, setOpened] = useState(false);
-  const [name, setName] = useState('');
-  const [start, setStart] = useState<string | null>(null);
-  const navigate = useNavigate();
-  const client = useQueryClient();
-  const say = useNotices();
-  const make = async () => {
-    const id = freeId(name, (taken) => views.some(({ chain }) => chain.id === taken));
-    try {
-      const view = await send<ChainView>('POST', '/chains', { id, name, intent: '', start, first: null });
-      client.invalidateQueries({ queryKey: ['chains'] });
-      navigate(`/chains/${view.chain.id}`);
-    } catch (error) {
-      say.failed(error);
-    }
-  };
-  return (
-    <>
-      <Button onClick={() => setOpened(true)}>New chain</Button>
-      <Modal
-        opened={opened}
-        onClose={() => setOpened(false)}
-        title="New chain"
-        closeButtonProps={{ 'aria-label': 'Close' }}
-      >
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
-            make();
-          }}
-        >
-          <TextInput
-            label="Name"
-            value={name}
-            onChange={(e) => setName(e.currentTarget.value)}
-            required
-            data-autofocus
-          />
-          <Select
-            label="Starts at"
-            searchable
-            required
-            mt={10}
-            data={[...map.position.values()].map((p) => ({ value: p.id, label: p.name }))}
-            value={start}
-            onChange={setStart}
-          />
-          <Button type="submit" mt={16} disabled={!name || !start}>
-            Begin
-          </Button>
-        </form>
-      </Modal>
     </>
   );
 }

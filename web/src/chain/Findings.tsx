@@ -11,6 +11,12 @@ export function Findings({ map, report }: { map: MapIndex; report: ChainReport }
   return (
     <Scroll label="Findings" className={classes.findings}>
       <h2>{report.depth === 0 ? 'Nothing yet' : `${count(report.depth, 'step', 'steps')} deep`}</h2>
+      {report.depth === 0 && (
+        <p className="quiet">
+          With the first step you see here how deep it is, what it answers of what they do, and how likely it
+          ends.
+        </p>
+      )}
       {report.depth > 0 && (
         <>
           <dl className={classes.measures}>

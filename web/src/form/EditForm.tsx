@@ -1,22 +1,21 @@
 import { Button } from '@mantine/core';
-import { type ReactNode, useState } from 'react';
-import { readTagged } from '../../api/client';
+import { type ReactNode, useRef, useState } from 'react';
+import { readTagged } from '../api/client';
 import classes from './Edit.module.css';
 import { History } from './History';
 import { Refused } from './Refused';
-import { PLACES, type Place, useMapEdit } from './useMapEdit';
+import { type Draft, ErrorsContext, type Opened } from './useDraft';
+import { PLACES, type Place, readFrom, useEdit } from './useEdit';
 
 type Props<T extends { id: string }> = {
   title: string;
   place: Place;
-  /** The thing as typed so far. */
-  draft: T;
-  /** The tag it was opened with; null: it is new. */
-  tag: string | null;
+  draft: Draft<T>;
+  /** What is sent: what was typed, with an id if it is new. */
+  body: T;
   done: string;
   /** Reads what stands there now, if it is not read from its place. */
   current?: () => Promise<{ value: T; tag: string }>;
-  onTheirs: (theirs: T, tag: string) => void;
   onDone: () => void;
   onCancel: () => void;
   children: ReactNode;
@@ -24,46 +23,68 @@ type Props<T extends { id: string }> = {
   retired?: string;
 };
 
-const READ_FROM = { positions: 'pairs', links: 'links', reactions: 'reactions', techniques: 'techniques' };
-
-/** A form over one part of the map: saves it, says why not, shows both versions when two saved at once, retires it. */
+/**
+ * A form over one thing: checks it, saves it, says why not and at which field, shows both versions when two
+ * saved at once, retires it.
+ */
 export function EditForm<T extends { id: string }>(props: Props<T>) {
-  const { title, place, draft, tag, done, onTheirs, onDone, onCancel, children, retired } = props;
-  const edit = useMapEdit();
-  const [theirs, setTheirs] = useState<{ value: T; tag: string } | null>(null);
+  const { title, place, draft, body, done, onDone, onCancel, children, retired } = props;
+  const { tag } = draft;
+  const edit = useEdit(draft.refused);
+  const form = useRef<HTMLFormElement>(null);
+  const [theirs, setTheirs] = useState<Opened<T> | null>(null);
   const [sure, setSure] = useState(false);
   const [history, setHistory] = useState(false);
-  const current =
-    props.current ?? (() => readTagged<T>(`/map/${READ_FROM[place]}/${encodeURIComponent(draft.id)}`));
+  const current = props.current ?? (() => readTagged<T>(readFrom(place, body.id)));
 
+  /** The first field that is to be put right is shown and takes the focus, wherever in a long form it stands. */
+  const toFirstError = () =>
+    requestAnimationFrame(() => form.current?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
   const save = async (withTag: string | null) => {
-    if (await edit.save({ place, body: draft, tag: withTag, done })) onDone();
-    else if (withTag) setTheirs(await current().catch(() => null));
+    if (!draft.isGood()) {
+      toFirstError();
+      return;
+    }
+    if (await edit.save({ place, body, tag: withTag, done })) {
+      onDone();
+      return;
+    }
+    toFirstError();
+    if (withTag) setTheirs(await current().catch(() => null));
   };
   const retire = async () => {
     if (!retired || tag === null) return;
-    if (await edit.retire(place, draft.id, theirs?.tag ?? tag, retired)) onDone();
+    if (await edit.retire(place, body.id, theirs?.tag ?? tag, retired)) onDone();
     else setTheirs(await current().catch(() => null));
   };
   return (
     <form
+      ref={form}
       className={classes.form}
       aria-label={title}
+      noValidate
       onSubmit={(event) => {
         event.preventDefault();
         save(tag);
       }}
     >
       <h2>{title}</h2>
-      {children}
+      <ErrorsContext value={draft.errors}>{children}</ErrorsContext>
+      {Object.keys(draft.errors).length > 0 && (
+        <p role="alert" className={classes.wrong}>
+          {Object.keys(draft.errors).length === 1
+            ? 'One field is to be put right; it is marked.'
+            : `${Object.keys(draft.errors).length} fields are to be put right; they are marked.`}
+        </p>
+      )}
       <Refused
         problem={edit.problem}
-        mine={draft}
+        mine={body}
         theirs={theirs?.value}
         onMine={() => save(theirs?.tag ?? tag)}
         onTheirs={() => {
           edit.forget();
-          if (theirs) onTheirs(theirs.value, theirs.tag);
+          if (theirs) draft.take(theirs);
         }}
       />
       <div className={`${classes.buttons} ${classes.foot}`}>
@@ -89,7 +110,7 @@ export function EditForm<T extends { id: string }>(props: Props<T>) {
           Retired, it disappears from choices; chains and records that name it keep it. It can be undone.
         </p>
       )}
-      {history && <History kind={PLACES[place]} id={draft.id} canUndo />}
+      {history && <History kind={PLACES[place].kind} id={body.id} canUndo />}
     </form>
   );
 }

@@ -1,12 +1,12 @@
 import { Button } from '@mantine/core';
-import { useHistory } from '../../api/queries';
-import type { Edited } from '../../api/types';
-import { Loaded } from '../../ui/States';
-import { date } from '../../ui/words';
+import { useHistory } from '../api/queries';
+import type { Edited } from '../api/types';
+import { Loaded } from '../ui/States';
+import { date } from '../ui/words';
 import classes from './Edit.module.css';
 import { inWords } from './fields';
 import { said } from './Refused';
-import { useUndo } from './useMapEdit';
+import { useUndo } from './useEdit';
 
 type Props = { kind: string; id: string; canUndo: boolean };
 

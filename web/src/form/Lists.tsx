@@ -1,6 +1,7 @@
 import { ActionIcon, Button, Textarea } from '@mantine/core';
 import type { ReactNode } from 'react';
 import classes from './Edit.module.css';
+import { useErrorAt } from './useDraft';
 
 type RowsProps<T> = {
   label: string;
@@ -10,10 +11,14 @@ type RowsProps<T> = {
   blank: () => T;
   children: (row: T, change: (row: T) => void, n: number) => ReactNode;
   add?: string;
+  /** Its path in the form, for what is wrong with the list as a whole. */
+  at?: string;
 };
 
 /** A list in a form: each row with its fields, up, and out; one more at the foot. */
-export function Rows<T>({ label, rows, onChange, blank, children, add = 'Add' }: RowsProps<T>) {
+export function Rows<T>({ label, rows, onChange, blank, children, add = 'Add', at }: RowsProps<T>) {
+  const error = useErrorAt();
+  const wrong = at && error(at);
   const put = (n: number, row: T) => onChange(rows.map((r, i) => (i === n ? row : r)));
   const up = (n: number) => onChange([...rows.slice(0, n - 1), rows[n], rows[n - 1], ...rows.slice(n + 1)]);
   return (
@@ -44,6 +49,7 @@ export function Rows<T>({ label, rows, onChange, blank, children, add = 'Add' }:
           </div>
         </div>
       ))}
+      {wrong && <p className={classes.wrong}>{wrong}</p>}
       <Button variant="default" size="compact-md" onClick={() => onChange([...rows, blank()])}>
         {add}
       </Button>
@@ -51,17 +57,26 @@ export function Rows<T>({ label, rows, onChange, blank, children, add = 'Add' }:
   );
 }
 
-type TextsProps = { label: string; texts: string[]; onChange: (texts: string[]) => void; add?: string };
+type TextsProps = {
+  label: string;
+  /** Its path in the form. */
+  at: string;
+  texts: string[];
+  onChange: (texts: string[]) => void;
+  add?: string;
+};
 
 /** A list of sentences. */
-export function Texts({ label, texts, onChange, add }: TextsProps) {
+export function Texts({ label, at, texts, onChange, add }: TextsProps) {
+  const error = useErrorAt();
   return (
-    <Rows label={label} rows={texts} onChange={onChange} blank={() => ''} add={add}>
+    <Rows label={label} at={at} rows={texts} onChange={onChange} blank={() => ''} add={add}>
       {(text, change, n) => (
         <Textarea
           aria-label={`${label} ${n + 1}`}
           autosize
           minRows={1}
+          error={error(`${at}.${n}`)}
           value={text}
           onChange={(event) => change(event.currentTarget.value)}
         />

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import type { Problem } from '../../api/client';
+import type { Problem } from '../api/client';
 import classes from './Edit.module.css';
 import { inWords } from './fields';
 

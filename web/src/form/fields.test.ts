@@ -9,7 +9,11 @@ describe('ids made of names', () => {
     const taken = new Set(['mount', 'mount-2']);
     expect(freeId('Mount', (id) => taken.has(id))).toBe('mount-3');
     expect(freeId('Mount 9', (id) => taken.has(id))).toBe('mount-9');
-    expect(freeId('…', () => false)).toBe('new');
+    expect(
+      freeId('…', () => false),
+      'an address says new of what is not there yet',
+    ).toBe('new-2');
+    expect(freeId('New', () => false)).toBe('new-2');
   });
 });
 

@@ -11,10 +11,13 @@ export const slug = (name: string) =>
     .replace(/^-+|-+$/g, '')
     .slice(0, 60);
 
+/** What an address says of a thing that is not yet there. */
+export const NEW = 'new';
+
 /** The slug, or with the first number behind it that is free. */
 export function freeId(name: string, taken: (id: string) => boolean): string {
-  const wanted = slug(name) || 'new';
-  if (!taken(wanted)) return wanted;
+  const wanted = slug(name) || NEW;
+  if (wanted !== NEW && !taken(wanted)) return wanted;
   for (let n = 2; ; n++) if (!taken(`${wanted}-${n}`)) return `${wanted}-${n}`;
 }
 

@@ -1,18 +1,44 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Problem, send, sendEdit } from '../../api/client';
-import type { Merged } from '../../api/types';
-import { useNotices } from '../../ui/Notices';
+import { Problem, send, sendEdit } from '../api/client';
+import type { Merged } from '../api/types';
+import { useNotices } from '../ui/Notices';
 
-/** Where each kind of thing is sent, and what the journal calls it. */
+type Where = {
+  /** Where it is added and, with its id, changed. */
+  path: string;
+  /** Where one is read with its tag, if that is somewhere else. */
+  read?: string;
+  /** What the journal calls it. */
+  kind: string;
+  /** What shows it and is read again after a change, as query keys. */
+  shows: string[];
+  /** It is never added by POST: its id is known before it is kept. */
+  isPut?: true;
+  /** An edit of it can be taken back. */
+  isUndone?: false;
+};
+
+const MAP = ['map', 'chains', 'ladders', 'people'];
+
+/** Where each kind of thing is sent. */
 export const PLACES = {
-  positions: 'pair',
-  techniques: 'technique',
-  links: 'link',
-  reactions: 'reaction',
-} as const;
+  positions: { path: '/map/positions', read: '/map/pairs', kind: 'pair', shows: MAP },
+  techniques: { path: '/map/techniques', kind: 'technique', shows: MAP },
+  links: { path: '/map/links', kind: 'link', shows: MAP },
+  reactions: { path: '/map/reactions', kind: 'reaction', shows: MAP },
+  tracks: { path: '/tracks', kind: 'track', shows: ['tracks', 'classes', 'people', 'names'] },
+  classes: { path: '/classes', kind: 'class', shows: ['classes'], isPut: true },
+  people: { path: '/people', kind: 'student', shows: ['people', 'names'], isUndone: false },
+} as const satisfies Record<string, Where>;
 
 export type Place = keyof typeof PLACES;
+
+const at = (place: Place): Where => PLACES[place];
+
+/** Where one thing is read with its tag. */
+export const readFrom = (place: Place, id: string) =>
+  `${at(place).read ?? at(place).path}/${encodeURIComponent(id)}`;
 
 type Save = {
   place: Place;
@@ -23,25 +49,26 @@ type Save = {
   done: string;
 };
 
-/** Everything that a change of the map may show in. */
-export function useMapChanged() {
+/** Reads again what shows things of these places; the first one, which the eye is on, before anything is said. */
+export function useChanged() {
   const client = useQueryClient();
-  return async () => {
-    await client.invalidateQueries({ queryKey: ['map'] });
-    client.invalidateQueries({ queryKey: ['chains'] });
-    client.invalidateQueries({ queryKey: ['ladders'] });
-    client.invalidateQueries({ queryKey: ['people'] });
+  return async (shows: readonly string[]) => {
+    const [first, ...rest] = shows;
+    await client.invalidateQueries({ queryKey: [first] });
+    for (const key of rest) client.invalidateQueries({ queryKey: [key] });
   };
 }
 
+const EVERYTHING = [...new Set(Object.values(PLACES).flatMap((place) => [...place.shows]))];
+
 /** Takes an edit back, and says so. */
 export function useUndo() {
-  const changed = useMapChanged();
+  const changed = useChanged();
   const say = useNotices();
   return async (edit: string) => {
     try {
       await send('POST', `/map/undo/${edit}`, {});
-      await changed();
+      await changed(EVERYTHING);
       say.done('Taken back.');
     } catch (error) {
       say.failed(error);
@@ -49,12 +76,16 @@ export function useUndo() {
   };
 }
 
-/** Saves parts of the map. What is refused stays typed, with the problem beside it. */
-export function useMapEdit() {
+/**
+ * Saves things. What is refused stays typed, with the problem beside it.
+ *
+ * @param onRefused told of a problem, to show it where it is
+ */
+export function useEdit(onRefused?: (problem: Problem) => void) {
   const [problem, setProblem] = useState<Problem | null>(null);
   const [saving, setSaving] = useState(false);
   const say = useNotices();
-  const changed = useMapChanged();
+  const changed = useChanged();
   const undo = useUndo();
 
   const attempt = async (work: () => Promise<void>): Promise<boolean> => {
@@ -64,16 +95,18 @@ export function useMapEdit() {
       await work();
       return true;
     } catch (error) {
-      setProblem(error instanceof Problem ? error : new Problem(0, 'BROKEN', String(error)));
+      const problem = error instanceof Problem ? error : new Problem(0, 'BROKEN', String(error));
+      setProblem(problem);
+      onRefused?.(problem);
       return false;
     } finally {
       setSaving(false);
     }
   };
   /** Says what was done; only what this very save changed can be taken back from its notice. */
-  const told = async (edit: string | null, done: string) => {
-    await changed();
-    say.done(done, edit === null ? undefined : () => undo(edit));
+  const told = async (place: Place, edit: string | null, done: string) => {
+    await changed(at(place).shows);
+    say.done(done, edit === null || at(place).isUndone === false ? undefined : () => undo(edit));
   };
   return {
     problem,
@@ -81,20 +114,21 @@ export function useMapEdit() {
     forget: () => setProblem(null),
     save: ({ place, body, tag, done }: Save) =>
       attempt(async () => {
-        const { edit } = await (tag === null
-          ? sendEdit('POST', `/map/${place}`, body)
-          : sendEdit('PUT', `/map/${place}/${body.id}`, body, tag));
-        await told(edit, done);
+        const { path, isPut } = at(place);
+        const { edit } = await (tag === null && !isPut
+          ? sendEdit('POST', path, body)
+          : sendEdit('PUT', `${path}/${body.id}`, body, tag ?? undefined));
+        await told(place, edit, done);
       }),
     retire: (place: Place, id: string, tag: string, done: string) =>
       attempt(async () => {
-        const { edit } = await sendEdit('DELETE', `/map/${place}/${id}`, undefined, tag);
-        await told(edit, done);
+        const { edit } = await sendEdit('DELETE', `${at(place).path}/${id}`, undefined, tag);
+        await told(place, edit, done);
       }),
     merge: (id: string, into: string, done: string) =>
       attempt(async () => {
         const merged = await send<Merged>('POST', `/map/techniques/${id}/merge`, { into });
-        await changed();
+        await changed(MAP);
         say.done(done, () => undo(merged.edit));
       }),
   };

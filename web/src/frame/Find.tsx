@@ -1,9 +1,9 @@
 import { TextInput } from '@mantine/core';
-import { useEffect, useId, useMemo, useRef, useState } from 'react';
+import { useId, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useChains, useMap, useNames, useWords } from '../api/queries';
 import classes from './Find.module.css';
-import { shortcutsOn } from './keys';
+import { useShortcuts } from './keys';
 import { fold, type Hit, search } from './search';
 
 const Glass = () => (
@@ -77,16 +77,8 @@ export function Find() {
   const [wanted, setWanted] = useState(false);
   const all = useAll(wanted);
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key === '/' && shortcutsOn(event)) {
-        event.preventDefault();
-        input.current?.focus();
-      }
-    };
-    document.addEventListener('keydown', onKey);
-    return () => document.removeEventListener('keydown', onKey);
-  }, []);
+  const look = () => input.current?.focus();
+  useShortcuts({ '/': look, 'shift+/': look });
 
   const hits = useMemo(() => search(all, text), [all, text]);
   const go = (hit?: Hit) => {

@@ -3,11 +3,11 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { MapIndex } from '../api/queries';
 import type { Edited } from '../api/types';
+import { Differences, whatOf } from '../form/History';
+import { useUndo } from '../form/useEdit';
 import { Loaded } from '../ui/States';
 import { count, date } from '../ui/words';
 import sheet from './DecisionSheet.module.css';
-import { Differences, whatOf } from './edit/History';
-import { useUndo } from './edit/useMapEdit';
 import classes from './GapSheet.module.css';
 import { touchedBy } from './soil';
 

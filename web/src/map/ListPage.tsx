@@ -1,11 +1,19 @@
 import { Button, Select, TextInput } from '@mantine/core';
-import { useMemo } from 'react';
+import {
+  createColumnHelper,
+  getCoreRowModel,
+  getSortedRowModel,
+  type SortingState,
+  useReactTable,
+} from '@tanstack/react-table';
+import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { type MapIndex, useLadders, useMap, useSession } from '../api/queries';
 import type { LadderView, Technique } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { fold } from '../frame/search';
 import { Glyph } from '../ui/glyphs';
+import { SortedTable } from '../ui/SortedTable';
 import { Loaded } from '../ui/States';
 import { count, FAMILIES, plain, STAGES } from '../ui/words';
 import classes from './ListPage.module.css';
@@ -36,10 +44,7 @@ function TechniqueList({ map, views }: { map: MapIndex; views: LadderView[] }) {
   const [params, setParams] = useSearchParams();
   const session = useSession();
   const starts = useMemo(() => startsOf(map), [map]);
-  const all = useMemo(
-    () => map.data.techniques.filter((t) => !t.retired).sort((a, b) => a.name.localeCompare(b.name)),
-    [map],
-  );
+  const all = useMemo(() => map.data.techniques.filter((t) => !t.retired), [map]);
   const get = (name: string) => params.get(name) ?? '';
   const set = (name: string) => (value: string | null) =>
     setParams((before) => {
@@ -48,14 +53,30 @@ function TechniqueList({ map, views }: { map: MapIndex; views: LadderView[] }) {
       else next.delete(name);
       return next;
     });
-  const wanted = fold(get('text'));
-  const shown = all.filter(
-    (t) =>
-      (!get('family') || t.family === get('family')) &&
-      (!get('stage') || starts.get(t.id)?.includes(get('stage'))) &&
-      (!get('tag') || t.tags.includes(get('tag'))) &&
-      [t.name, ...t.aliases.map((a) => a.text)].some((name) => fold(name).includes(wanted)),
+  const [text, family, stage, tag] = [fold(get('text')), get('family'), get('stage'), get('tag')];
+  const shown = useMemo(
+    () =>
+      all.filter(
+        (t) =>
+          (!family || t.family === family) &&
+          (!stage || starts.get(t.id)?.includes(stage)) &&
+          (!tag || t.tags.includes(tag)) &&
+          [t.name, ...t.aliases.map((a) => a.text)].some((name) => fold(name).includes(text)),
+      ),
+    [all, starts, text, family, stage, tag],
   );
+  const [sorting, setSorting] = useState<SortingState>([{ id: 'name', desc: false }]);
+  const columns = useMemo(() => columnsOf(starts, views), [starts, views]);
+  const table = useReactTable({
+    data: shown,
+    columns,
+    state: { sorting },
+    onSortingChange: setSorting,
+    enableSortingRemoval: false,
+    getRowId: (technique) => technique.id,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+  });
   const tags = [...new Set(all.flatMap((t) => t.tags))].sort();
   const pick = (name: string, label: string, data: { value: string; label: string }[]) => (
     <Select
@@ -109,54 +130,75 @@ function TechniqueList({ map, views }: { map: MapIndex; views: LadderView[] }) {
           )}
           <span className="quiet">{count(shown.length, 'technique', 'techniques')}</span>
         </div>
-        <table className={classes.table}>
-          <thead>
-            <tr>
-              <th scope="col">Name</th>
-              <th scope="col">Also called</th>
-              <th scope="col">Family</th>
-              <th scope="col">Starts from</th>
-              <th scope="col">Learn · master</th>
-              <th scope="col">Taught at</th>
-            </tr>
-          </thead>
-          <tbody>
-            {shown.map((t) => (
-              <Line key={t.id} technique={t} starts={starts.get(t.id) ?? []} views={views} />
-            ))}
-          </tbody>
-        </table>
+        <SortedTable table={table} className={classes.table} />
         {shown.length === 0 && <p>No technique is like that. Take a filter away.</p>}
       </div>
     </>
   );
 }
 
-type LineProps = { technique: Technique; starts: string[]; views: LadderView[] };
+const column = createColumnHelper<Technique>();
 
-function Line({ technique, starts, views }: LineProps) {
-  const ranks = views.flatMap((view) => {
-    const rank = view.ladder.ranks.find((r) => r.id === view.taughtAt[technique.id]);
+/** The first rank of each ladder that teaches a technique. */
+const taughtAt = (views: LadderView[], id: string) =>
+  views.flatMap((view) => {
+    const rank = view.ladder.ranks.find((r) => r.id === view.taughtAt[id]);
     return rank ? [`${rank.name.toLowerCase()} (${view.ladder.name.split(' ')[0].toLowerCase()})`] : [];
   });
-  return (
-    <tr>
-      <th scope="row">
-        <Link to={`/map/techniques/${technique.id}`}>
-          <Glyph family={technique.family} group={technique.group} />
-          <span>{technique.name}</span>
-        </Link>
-      </th>
-      <td data-label="Also called">{technique.aliases.map((a) => a.text).join(', ')}</td>
-      <td data-label="Family">
+
+/** How far up the first ladder a technique is taught; one that is not taught comes last. */
+const rankOf = (views: LadderView[], id: string) => {
+  const at = views[0]?.ladder.ranks.findIndex((r) => r.id === views[0].taughtAt[id]) ?? -1;
+  return at < 0 ? Number.MAX_SAFE_INTEGER : at;
+};
+
+const columnsOf = (starts: Map<string, string[]>, views: LadderView[]) => [
+  column.accessor('name', {
+    header: 'Name',
+    sortingFn: (a, b) => a.original.name.localeCompare(b.original.name),
+    cell: ({ row: { original: technique } }) => (
+      <Link to={`/map/techniques/${technique.id}`}>
+        <Glyph family={technique.family} group={technique.group} />
+        <span>{technique.name}</span>
+      </Link>
+    ),
+  }),
+  column.display({
+    id: 'aliases',
+    header: 'Also called',
+    meta: { label: 'Also called' },
+    cell: ({ row }) => row.original.aliases.map((a) => a.text).join(', '),
+  }),
+  column.accessor((technique) => FAMILIES.indexOf(technique.family), {
+    id: 'family',
+    header: 'Family',
+    meta: { label: 'Family' },
+    cell: ({ row: { original: technique } }) => (
+      <>
         {plain(technique.family)}
         {technique.group && <span className="quiet"> · {plain(technique.group).toLowerCase()}</span>}
-      </td>
-      <td data-label="Starts from">{starts.map((s) => plain(s).toLowerCase()).join(', ') || 'alone'}</td>
-      <td data-label="Learn · master">
-        {technique.learn} · {technique.master}
-      </td>
-      <td data-label="Taught at">{ranks.join(', ')}</td>
-    </tr>
-  );
-}
+      </>
+    ),
+  }),
+  column.display({
+    id: 'starts',
+    header: 'Starts from',
+    meta: { label: 'Starts from' },
+    cell: ({ row }) =>
+      (starts.get(row.original.id) ?? []).map((s) => plain(s).toLowerCase()).join(', ') || 'alone',
+  }),
+  column.accessor((technique) => technique.learn * 10 + technique.master, {
+    id: 'learn',
+    header: 'Learn · master',
+    sortDescFirst: false,
+    meta: { label: 'Learn · master' },
+    cell: ({ row }) => `${row.original.learn} · ${row.original.master}`,
+  }),
+  column.accessor((technique) => rankOf(views, technique.id), {
+    id: 'taught',
+    header: 'Taught at',
+    sortDescFirst: false,
+    meta: { label: 'Taught at' },
+    cell: ({ row }) => taughtAt(views, row.original.id).join(', '),
+  }),
+];

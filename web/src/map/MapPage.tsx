@@ -90,7 +90,7 @@ function MapScreen({ whole }: { whole: MapIndex }) {
 
   const route = routes.data?.[Math.min(chosenRoute, (routes.data?.length ?? 1) - 1)]?.route;
   const walk = useMemo(() => {
-    if (mend) return mend.mend.walk.filter((id) => map.position.has(id));
+    if (mend?.mend) return mend.mend.walk.filter((id) => map.position.has(id));
     return to && route ? [route.legs[0].from, ...route.legs.map((leg) => leg.to)] : undefined;
   }, [to, route, mend, map]);
 

@@ -47,6 +47,9 @@ export function RouteSheet(props: Props) {
         allowDeselect={false}
         onChange={(value) => value && onTo(value)}
       />
+      {to === 'any' && (
+        <p className="quiet">One thing leading to another; what ends it by itself stands in the table.</p>
+      )}
       <Loaded query={query}>
         {(found) =>
           found.length > 0 ? (
@@ -56,8 +59,9 @@ export function RouteSheet(props: Props) {
             </>
           ) : (
             <p>
-              No way of at most eight links leads there
-              {to === 'any' ? '' : `, to ${map.position.get(to)?.name}`}.
+              {to === 'any'
+                ? 'No way of two techniques or more, and at most eight links, leads to an end from here.'
+                : `No way of at most eight links leads there, to ${map.position.get(to)?.name}.`}
             </p>
           )
         }

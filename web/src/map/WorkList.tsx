@@ -82,7 +82,7 @@ export function WorkList({
             isHead && rank
               ? (finding) => {
                   onMend(null);
-                  syllabus.mend(finding.mend);
+                  if (finding.mend) syllabus.mend(finding.mend);
                 }
               : undefined
           }

@@ -1,9 +1,9 @@
 import { expect, it } from 'vitest';
 import type { Stage } from '../api/types';
+import { random } from '../testing/random';
 import { STAGES } from '../ui/words';
 import { type Label, lay, MARGIN, type Size } from './lay';
 import { rowsOf } from './place';
-import { random } from './testing';
 
 const size: Size = { width: 1176, height: 700, restWidth: 1176, isSmall: false, hasSoil: false };
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { random } from '../testing/random';
 import { footpath, type Standing } from './paths';
-import { random } from './testing';
 
 const WIDTH = 1000;
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { random } from '../testing/random';
 import { AIR, across, fits, type PlotToPlace, rowsOf, settle } from './place';
-import { random } from './testing';
 
 const plot = (id: string, control: number, width: number, mirror = id): PlotToPlace => ({
   id,

@@ -31,7 +31,7 @@ function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
   const technique = map.technique.get(block.technique);
   const fault = technique?.faults.find((f) => f.id === block.watchFault);
   const logged = sheet.practice.find((p) => p.blockId === block.id && !p.student && !p.withdrawn);
-  const log = async () => {
+  const log = async (dose: NonNullable<Block['dose']>) => {
     const id = newId('p');
     const classId = sheet.training.id;
     const body = {
@@ -39,8 +39,8 @@ function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
       classId,
       blockId: block.id,
       technique: block.technique,
-      side: block.dose.sides,
-      reps: block.dose.reps,
+      side: dose.sides,
+      reps: dose.reps,
       part: block.kind === 'PART_DRILL',
       role: 'PERFORMER' as const,
       except: [],
@@ -92,7 +92,12 @@ function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
         </p>
       )}
       {!logged && !readOnly && block.technique && block.dose && (
-        <Button size="md" variant="default" disabled={sheet.attendance.length === 0} onClick={log}>
+        <Button
+          size="md"
+          variant="default"
+          disabled={sheet.attendance.length === 0}
+          onClick={() => block.dose && log(block.dose)}
+        >
           Log {block.dose.reps} reps {SIDES[block.dose.sides]} for {sheet.attendance.length} here
         </Button>
       )}

@@ -15,7 +15,7 @@ const ROLES = { PERFORMER: 'Performer', RECEIVER: 'Receiver' } as const;
 
 /** A quick mark: who, which technique of this class, pass or not yet with the faults seen. */
 export function MarkPanel({ map, sheet, student }: Props) {
-  const drilled = [...new Set(sheet.training.blocks.map((b) => b.technique).filter(Boolean))];
+  const drilled = [...new Set(sheet.training.blocks.flatMap((b) => b.technique ?? []))];
   const [subject, setSubject] = useState(
     drilled.find((t) => map.technique.get(t)?.family !== 'BREAKFALL') ?? drilled[0],
   );

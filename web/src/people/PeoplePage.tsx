@@ -1,16 +1,20 @@
 import { Button, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
-import { useState } from 'react';
+import { createColumnHelper, getCoreRowModel, type SortingState, useReactTable } from '@tanstack/react-table';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { type RosterWanted, useLadders, useRoster } from '../api/queries';
 import type { LadderView, RosterRow } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Belt } from '../ui/Belt';
+import { SortedTable } from '../ui/SortedTable';
 import { Empty, Failed, Loaded, Waiting } from '../ui/States';
 import { count, date, isNow, plain, VERDICT } from '../ui/words';
 import classes from './PeoplePage.module.css';
 
 type Sort = RosterWanted['sort'];
+
+const NOBODY: RosterRow[] = [];
 
 export function PeoplePage() {
   const ladders = useLadders();
@@ -26,24 +30,23 @@ export function PeoplePage() {
 function Roster({ views }: { views: LadderView[] }) {
   const [text, setText] = useState('');
   const [find] = useDebouncedValue(text, 200);
-  const [sort, setSort] = useState<Sort>('name');
-  const [down, setDown] = useState(false);
-  const roster = useRoster({ find, sort, down });
-  const turn = (by: Sort) => {
-    setDown(by === sort ? !down : by !== 'name');
-    setSort(by);
-  };
-  const head = (by: Sort, label: string) => (
-    <th scope="col" aria-sort={sort === by ? (down ? 'descending' : 'ascending') : undefined}>
-      <button type="button" className="plain" onClick={() => turn(by)}>
-        {label}
-        {sort === by ? (down ? ' ↑' : ' ↓') : ''}
-      </button>
-    </th>
-  );
+  const [sorting, setSorting] = useState<SortingState>([{ id: 'name', desc: false }]);
+  const { id: sort, desc: down } = sorting[0];
+  const roster = useRoster({ find, sort: sort as Sort, down });
+  const rows = useMemo(() => roster.data?.pages.flatMap((page) => page.rows) ?? NOBODY, [roster.data]);
+  const columns = useMemo(() => columnsOf(views), [views]);
+  const table = useReactTable({
+    data: rows,
+    columns,
+    state: { sorting },
+    onSortingChange: setSorting,
+    manualSorting: true,
+    enableSortingRemoval: false,
+    getRowId: (row) => row.student.id,
+    getCoreRowModel: getCoreRowModel(),
+  });
   if (!roster.data)
     return roster.error ? <Failed error={roster.error} retry={() => roster.refetch()} /> : <Waiting />;
-  const rows = roster.data.pages.flatMap((page) => page.rows);
   const total = roster.data.pages[0].total;
   if (total === 0 && find === '')
     return (
@@ -68,24 +71,7 @@ function Roster({ views }: { views: LadderView[] }) {
           {rows.length < total ? `${rows.length} of ${total}` : count(total, 'person', 'people')}
         </span>
       </div>
-      <table className={classes.table}>
-        <thead>
-          <tr>
-            {head('name', 'Name')}
-            {head('rank', 'Belt')}
-            {head('seen', 'Last seen')}
-            <th scope="col">Next stripe</th>
-            <th scope="col">Next rank</th>
-            <th scope="col">Gone to weed</th>
-            <th scope="col">To keep in mind</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <Line key={row.student.id} row={row} views={views} />
-          ))}
-        </tbody>
-      </table>
+      <SortedTable table={table} className={classes.table} />
       {total === 0 && <p>Nobody is called that.</p>}
       {roster.hasNextPage && (
         <Button
@@ -101,52 +87,96 @@ function Roster({ views }: { views: LadderView[] }) {
   );
 }
 
-function Line({ row, views }: { row: RosterRow; views: LadderView[] }) {
-  const { student, readiness } = row;
+const column = createColumnHelper<RosterRow>();
+
+/** What a head coach looks at; what the server can sort by, it sorts. */
+const columnsOf = (views: LadderView[]) => [
+  column.accessor((row) => row.student.name, {
+    id: 'name',
+    header: 'Name',
+    cell: ({ row }) => <Link to={`/people/${row.original.student.id}`}>{row.original.student.name}</Link>,
+  }),
+  column.accessor('ranks', {
+    id: 'rank',
+    header: 'Belt',
+    sortDescFirst: true,
+    cell: ({ row }) => <HeldBelt row={row.original} views={views} />,
+  }),
+  column.accessor('lastSeen', {
+    id: 'seen',
+    header: 'Last seen',
+    sortDescFirst: true,
+    meta: { label: 'Last seen', className: classes.seen },
+    cell: ({ getValue }) => {
+      const seen = getValue();
+      return seen ? date(seen) : 'never';
+    },
+  }),
+  column.display({
+    id: 'stripe',
+    header: 'Next stripe',
+    meta: { label: 'Next stripe' },
+    cell: ({ row }) => <NextStripe row={row.original} />,
+  }),
+  column.display({
+    id: 'next',
+    header: 'Next rank',
+    meta: { label: 'Next rank' },
+    cell: ({ row }) => <NextRank row={row.original} />,
+  }),
+  column.accessor('rusty', {
+    header: 'Gone to weed',
+    enableSorting: false,
+    meta: { label: 'Gone to weed' },
+    cell: ({ getValue }) => getValue() || '–',
+  }),
+  column.display({
+    id: 'minds',
+    header: 'To keep in mind',
+    meta: { className: classes.minds },
+    cell: ({ row }) => minds(row.original).join(', '),
+  }),
+];
+
+function HeldBelt({ row, views }: { row: RosterRow; views: LadderView[] }) {
   const held = row.ranks[0];
   const rank = views.find((v) => v.ladder.id === held?.ladder)?.ladder.ranks.find((r) => r.id === held?.rank);
-  const stripe = readiness?.stripe;
-  const minds = [
-    ...student.restrictions.filter((r) => isNow(r.from, r.until)).map((r) => plain(r.kind).toLowerCase()),
-    ...(student.holds.some((hold) => !hold.ended) ? ['held'] : []),
-    ...(readiness?.conditions.some((c) => c.code === 'MEMBERSHIP' && !c.met) ? ['membership ran out'] : []),
-  ];
+  return rank ? (
+    <span className={classes.belt}>
+      <Belt colours={rank.colours} stripes={held.stripes} of={rank.stripes} />
+      {rank.name}
+    </span>
+  ) : null;
+}
+
+function NextStripe({ row }: { row: RosterRow }) {
+  const stripe = row.readiness?.stripe;
+  if (!stripe) return '–';
+  if (stripe.met) return 'due';
   return (
-    <tr>
-      <th scope="row">
-        <Link to={`/people/${student.id}`}>{student.name}</Link>
-      </th>
-      <td>
-        {rank && (
-          <span className={classes.belt}>
-            <Belt colours={rank.colours} stripes={held.stripes} of={rank.stripes} />
-            {rank.name}
-          </span>
-        )}
-      </td>
-      <td data-label="Last seen">{row.lastSeen ? date(row.lastSeen) : 'never'}</td>
-      <td data-label="Next stripe">
-        {stripe
-          ? stripe.met
-            ? 'due'
-            : `${count(stripe.need - stripe.have, 'class', 'classes')} to go`
-          : '–'}
-        {stripe?.projection && !stripe.met && (
-          <div className="quiet">about {date(stripe.projection.median)}</div>
-        )}
-      </td>
-      <td data-label="Next rank">
-        {readiness && (
-          <span className={classes[readiness.verdict.toLowerCase()]}>
-            {readiness.nextRank ? VERDICT[readiness.verdict] : 'Top of the ladder'}
-          </span>
-        )}
-        {readiness?.window && readiness.verdict !== 'ELIGIBLE' && (
-          <div className="quiet">about {date(readiness.window)}</div>
-        )}
-      </td>
-      <td data-label="Gone to weed">{row.rusty || '–'}</td>
-      <td className={classes.minds}>{minds.join(', ')}</td>
-    </tr>
+    <>
+      {count(stripe.need - stripe.have, 'class', 'classes')} to go
+      {stripe.projection && <div className="quiet">about {date(stripe.projection.median)}</div>}
+    </>
   );
 }
+
+function NextRank({ row: { readiness } }: { row: RosterRow }) {
+  if (!readiness) return null;
+  return (
+    <>
+      <span className={classes[readiness.verdict.toLowerCase()]}>
+        {readiness.nextRank ? VERDICT[readiness.verdict] : 'Top of the ladder'}
+      </span>
+      {readiness.window && readiness.verdict !== 'ELIGIBLE' && (
+        <div className="quiet">about {date(readiness.window)}</div>
+      )}
+    </>
+  );
+}
+
+const minds = ({ student, readiness }: RosterRow) => [
+  ...student.restrictions.filter((r) => isNow(r.from, r.until)).map((r) => plain(r.kind).toLowerCase()),
+  ...(student.holds.some((hold) => !hold.ended) ? ['held'] : []),
+  ...(readiness?.conditions.some((c) => c.code === 'MEMBERSHIP' && !c.met) ? ['membership ran out'] : []),
+];

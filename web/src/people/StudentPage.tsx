@@ -117,7 +117,7 @@ function Syllabus({ view, map }: { view: ProgressView; map: MapIndex }) {
                 </span>
                 <span>{nameOf(progress.item, map, chains.data)}</span>
                 <span className="quiet">
-                  {progress.met ? plain(progress.have).toLowerCase() : progress.missing}
+                  {progress.met ? plain(progress.have ?? '').toLowerCase() : progress.missing}
                   {progress.fading &&
                     ` · ${plain(progress.fading).toLowerCase()}, ${count(progress.sessions, 'session', 'sessions')}`}
                 </span>

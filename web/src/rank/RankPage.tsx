@@ -160,7 +160,7 @@ function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapInd
                   action={
                     f.mend &&
                     isHead && (
-                      <Button size="compact-md" onClick={() => mend(f.mend)}>
+                      <Button size="compact-md" onClick={() => f.mend && mend(f.mend)}>
                         Add {f.mend.techniques.map((t) => map.technique.get(t)?.name).join(' and ')} to{' '}
                         {rank.name}
                       </Button>
@@ -187,7 +187,8 @@ export function nameOf(item: Item, map: MapIndex, chains?: ChainView[]): string 
     (item.kind === 'CHAIN' ? chains?.find((c) => c.chain.id === item.ref)?.chain.name : undefined) ??
     (item.kind === 'POSITION_GOAL' ? map.position.get(item.ref)?.name : undefined) ??
     item.words ??
-    item.ref
+    item.ref ??
+    item.id
   );
 }
 

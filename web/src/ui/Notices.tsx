@@ -1,4 +1,3 @@
-import { useHotkeys } from '@mantine/hooks';
 import {
   createContext,
   type ReactNode,
@@ -9,7 +8,7 @@ import {
   useRef,
   useState,
 } from 'react';
-import { keysAreOn } from '../frame/keys';
+import { useShortcuts } from '../frame/keys';
 import classes from './Notices.module.css';
 
 type Notice = { id: number; text: string; bad: boolean; undo?: () => void };
@@ -44,14 +43,9 @@ export function Notices({ children }: { children: ReactNode }) {
       failed: (error) => add({ text: error instanceof Error ? error.message : String(error), bad: true }),
     };
   }, []);
-  useHotkeys([
-    [
-      'u',
-      () => {
-        if (keysAreOn()) box.current?.querySelector<HTMLButtonElement>('div:last-of-type > button')?.focus();
-      },
-    ],
-  ]);
+  useShortcuts({
+    u: () => box.current?.querySelector<HTMLButtonElement>('div:last-of-type > button')?.focus(),
+  });
   return (
     <NoticeContext.Provider value={say}>
       {children}

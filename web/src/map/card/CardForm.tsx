@@ -1,12 +1,13 @@
 import { Checkbox, MultiSelect, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
-import { useState } from 'react';
 import { readTagged } from '../../api/client';
 import type { MapIndex } from '../../api/queries';
 import type { Technique, TechniqueCard } from '../../api/types';
+import { EditForm } from '../../form/EditForm';
+import { freeId } from '../../form/fields';
+import { Rows, Texts } from '../../form/Lists';
+import { lacking, needed, unsaid } from '../../form/limits';
+import { useDraft } from '../../form/useDraft';
 import { FAMILIES, plain } from '../../ui/words';
-import { EditForm } from '../edit/EditForm';
-import { freeId } from '../edit/fields';
-import { Rows, Texts } from '../edit/Lists';
 import { techniqueOptions } from '../edit/pickers';
 import { FaultRows, StepRows } from './CardRows';
 import { DIRECTIONS, GROUPS, HAZARDS } from './codes';
@@ -21,15 +22,36 @@ type Props = {
   onCancel: () => void;
 };
 
-const none = null as unknown as string;
+const SAY = 'Say it, or take the line out.';
+
+const wrongLists = (at: string, of: Pick<Technique, 'steps' | 'faults'>) => ({
+  ...lacking(`${at}steps`, of.steps, { text: SAY }),
+  ...lacking(`${at}faults`, of.faults, {
+    see: 'What does the coach see?',
+    because: 'Why does it fail?',
+    fix: 'What puts it right?',
+  }),
+});
+
+const wrong = (card: Technique) => ({
+  ...needed(card, { name: 'What is it called?' }),
+  ...lacking('aliases', card.aliases, { text: SAY }),
+  ...lacking('versions', card.versions, { name: 'What is this way called?' }),
+  ...wrongLists('', card),
+  ...Object.assign({}, ...card.versions.map((version, n) => wrongLists(`versions.${n}.`, version))),
+  ...unsaid('signs', card.signs),
+  ...unsaid('tags', card.tags),
+  ...(card.learn >= 1 && card.learn <= 5 ? {} : { learn: 'From 1 to 5.' }),
+  ...(card.master >= 1 && card.master <= 5 ? {} : { master: 'From 1 to 5.' }),
+});
+
 const coded = (codes: readonly string[]) => codes.map((c) => ({ value: c, label: plain(c) }));
 
 /** The card as a form in the same order as it is read. */
 export function CardForm({ map, technique, tag: openedTag, onDone, onCancel }: Props) {
-  const [{ card, tag }, set] = useState({ card: technique, tag: openedTag });
-  const change = (next: Partial<Technique>) => set({ tag, card: { ...card, ...next } });
-  const isNew = tag === null;
-  const draft = isNew ? { ...card, id: freeId(card.name, (id) => map.technique.has(id)) } : card;
+  const draft = useDraft({ value: technique, tag: openedTag }, 'Technique', wrong);
+  const { value: card, isNew, change, error } = draft;
+  const body = isNew ? { ...card, id: freeId(card.name, (id) => map.technique.has(id)) } : card;
   /** A new name keeps the old one, so that it is still found. */
   const rename = () => {
     const old = technique.name;
@@ -48,24 +70,25 @@ export function CardForm({ map, technique, tag: openedTag, onDone, onCancel }: P
         title={isNew ? 'A new technique' : `Change ${technique.name}`}
         place="techniques"
         draft={draft}
-        tag={tag}
+        body={body}
         done={`${card.name} saved.`}
         retired={`${card.name} retired.`}
         current={current}
-        onTheirs={(theirs, theirTag) => set({ card: theirs, tag: theirTag })}
-        onDone={() => onDone(draft.id)}
+        onDone={() => onDone(body.id)}
         onCancel={onCancel}
       >
         <div className={classes.columns}>
           <div>
             <TextInput
               label="Name"
+              error={error('name')}
               value={card.name}
               onBlur={rename}
               onChange={(event) => change({ name: event.currentTarget.value })}
             />
             <Rows
               label="Other names"
+              at="aliases"
               rows={card.aliases}
               blank={() => ({ text: '', tongue: 'plain' })}
               onChange={(aliases) => change({ aliases })}
@@ -75,6 +98,7 @@ export function CardForm({ map, technique, tag: openedTag, onDone, onCancel }: P
                 <>
                   <TextInput
                     aria-label={`Other name ${n + 1}`}
+                    error={error(`aliases.${n}.text`)}
                     value={alias.text}
                     onChange={(event) => put({ ...alias, text: event.currentTarget.value })}
                   />
@@ -91,6 +115,7 @@ export function CardForm({ map, technique, tag: openedTag, onDone, onCancel }: P
             <Textarea
               label="In a sentence"
               autosize
+              error={error('summary')}
               value={card.summary}
               onChange={(event) => change({ summary: event.currentTarget.value })}
             />
@@ -99,9 +124,7 @@ export function CardForm({ map, technique, tag: openedTag, onDone, onCancel }: P
               data={coded(FAMILIES)}
               value={card.family}
               allowDeselect={false}
-              onChange={(value) =>
-                change({ family: value as Technique['family'], group: null as unknown as Technique['group'] })
-              }
+              onChange={(value) => change({ family: value as Technique['family'], group: null })}
             />
             {GROUPS[card.family] && (
               <Select
@@ -128,6 +151,7 @@ export function CardForm({ map, technique, tag: openedTag, onDone, onCancel }: P
               label="Learn, 1 to 5"
               min={1}
               max={5}
+              error={error('learn')}
               value={card.learn}
               onChange={(value) => change({ learn: Number(value) })}
             />
@@ -135,6 +159,7 @@ export function CardForm({ map, technique, tag: openedTag, onDone, onCancel }: P
               label="Master, 1 to 5"
               min={1}
               max={5}
+              error={error('master')}
               value={card.master}
               onChange={(value) => change({ master: Number(value) })}
             />
@@ -176,17 +201,25 @@ export function CardForm({ map, technique, tag: openedTag, onDone, onCancel }: P
             <Textarea
               label="Alone"
               autosize
+              error={error('soloForm')}
               value={card.soloForm ?? ''}
-              onChange={(event) => change({ soloForm: event.currentTarget.value || none })}
+              onChange={(event) => change({ soloForm: event.currentTarget.value || null })}
             />
-            <Texts label="Tags" texts={card.tags} onChange={(tags) => change({ tags })} />
+            <Texts label="Tags" at="tags" texts={card.tags} onChange={(tags) => change({ tags })} />
           </div>
           <div>
-            <StepRows label="Steps" steps={card.steps} onChange={(steps) => change({ steps })} />
-            <Texts label="It was right when" texts={card.signs} onChange={(signs) => change({ signs })} />
+            <StepRows label="Steps" at="steps" steps={card.steps} onChange={(steps) => change({ steps })} />
+            <Texts
+              label="It was right when"
+              add="Add a sign"
+              at="signs"
+              texts={card.signs}
+              onChange={(signs) => change({ signs })}
+            />
             <FaultRows
               map={map}
               label="Faults"
+              at="faults"
               faults={card.faults}
               onChange={(faults) => change({ faults })}
             />

@@ -4,10 +4,10 @@ import { useState } from 'react';
 import { type Problem, send } from '../../api/client';
 import type { MapIndex } from '../../api/queries';
 import type { Merged, Technique } from '../../api/types';
+import edit from '../../form/Edit.module.css';
+import { Refused } from '../../form/Refused';
+import { useEdit } from '../../form/useEdit';
 import { count } from '../../ui/words';
-import edit from '../edit/Edit.module.css';
-import { Refused } from '../edit/Refused';
-import { useMapEdit } from '../edit/useMapEdit';
 import classes from './TechniquePage.module.css';
 
 type Props = { map: MapIndex; technique: Technique; onDone: (into: string) => void; onCancel: () => void };
@@ -31,7 +31,7 @@ const KINDS: Record<string, [string, string]> = {
 /** Two cards for the same thing become one. What would follow is said before it is done. */
 export function MergeForm({ map, technique, onDone, onCancel }: Props) {
   const [into, setInto] = useState<string | null>(null);
-  const work = useMapEdit();
+  const work = useEdit();
   const look = useQuery<Merged, Problem>({
     queryKey: ['map', 'merge', technique.id, into],
     queryFn: () => send('POST', `/map/techniques/${technique.id}/merge?look=true`, { into }),

@@ -13,7 +13,7 @@ export const DIRECTIONS = [
 ] as const satisfies readonly Technique['directions'][number][];
 
 /** The groups of the families that have some. */
-export const GROUPS: Partial<Record<Technique['family'], readonly Technique['group'][]>> = {
+export const GROUPS: Partial<Record<Technique['family'], readonly NonNullable<Technique['group']>[]>> = {
   THROW: ['HAND', 'HIP', 'FOOT_AND_LEG', 'REAR_SACRIFICE', 'SIDE_SACRIFICE'],
   SUBMISSION: ['CHOKE', 'ARM_LOCK', 'SHOULDER_LOCK', 'LEG_LOCK'],
 };

@@ -1,13 +1,14 @@
 import { MultiSelect, Select, Textarea, TextInput } from '@mantine/core';
-import { useState } from 'react';
 import { type MapIndex, useFitting, useMapPart } from '../../api/queries';
 import type { Link } from '../../api/types';
+import { EditForm } from '../../form/EditForm';
+import { freeId } from '../../form/fields';
+import { Rows } from '../../form/Lists';
+import { lacking, needed } from '../../form/limits';
+import { type Opened, useDraft } from '../../form/useDraft';
 import { Loaded } from '../../ui/States';
 import { plain } from '../../ui/words';
 import { blankLink } from './blanks';
-import { EditForm } from './EditForm';
-import { freeId } from './fields';
-import { Rows } from './Lists';
 import { linkOptions, positionOptions, techniqueOptions } from './pickers';
 
 type Props = {
@@ -31,16 +32,19 @@ export function LinkForm(props: Props) {
 
 const NEEDS = ['GRIP', 'ANGLE', 'WEIGHT', 'DISTANCE', 'TIMING'] as const;
 const MEANT = ['SAME', 'OPPOSITE', 'PARTNER_TALLER', 'PARTNER_SHORTER', 'PARTNER_HEAVIER', 'PARTNER_LIGHTER'];
-const none = null as unknown as string;
 
-function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Link; tag: string | null } }) {
-  const [{ link, tag }, set] = useState({ link: opened.value, tag: opened.tag });
-  const change = (next: Partial<Link>) => set({ tag, link: { ...link, ...next } });
+const wrong = (link: Link) => ({
+  ...needed(link, { technique: 'Which technique is it done with?', to: 'Where does it lead?' }),
+  ...lacking('needs', link.needs, { text: 'Say what is needed, or take the need out.' }),
+});
+
+function Form({ map, opened, onDone, onCancel }: Props & { opened: Opened<Link> }) {
+  const draft = useDraft(opened, 'Link', wrong);
+  const { value: link, isNew, change, error } = draft;
   const fitting = useFitting(link.from, link.technique || null);
   const technique = map.technique.get(link.technique);
-  const isNew = tag === null;
   const answered = link.when ? map.reaction.get(link.when) : undefined;
-  const draft = isNew
+  const body = isNew
     ? { ...link, id: freeId(`${link.technique}-from-${link.from}`, (id) => map.link.has(id)) }
     : link;
   const name = technique?.name ?? 'The link';
@@ -49,10 +53,9 @@ function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Link
       title={isNew ? (answered ? 'A new answer' : 'A new link') : `Change ${name}`}
       place="links"
       draft={draft}
-      tag={tag}
+      body={body}
       done={`${name} saved.`}
       retired={`${name} retired from here.`}
-      onTheirs={(theirs, theirTag) => set({ link: theirs, tag: theirTag })}
       onDone={onDone}
       onCancel={onCancel}
     >
@@ -64,13 +67,15 @@ function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Link
         label="Technique"
         searchable
         data={techniqueOptions(map, fitting.data?.techniques)}
+        error={error('technique')}
         value={link.technique || null}
-        onChange={(value) => change({ technique: value ?? '', version: none })}
+        onChange={(value) => change({ technique: value ?? '', version: null })}
       />
       <Select
         label="Leads to"
         searchable
         data={positionOptions(map, fitting.data?.targets, true)}
+        error={error('to')}
         value={link.to || null}
         onChange={(value) => change({ to: value ?? '' })}
       />
@@ -81,7 +86,7 @@ function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Link
           clearable
           data={technique.versions.map((v) => ({ value: v.id, label: v.name }))}
           value={link.version}
-          onChange={(value) => change({ version: value ?? none })}
+          onChange={(value) => change({ version: value })}
         />
       )}
       <Select
@@ -91,7 +96,7 @@ function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Link
         searchable
         data={positionOptions(map)}
         value={link.partial}
-        onChange={(value) => change({ partial: value ?? none })}
+        onChange={(value) => change({ partial: value })}
       />
       <Select
         label="Fails: leaves me at"
@@ -100,12 +105,12 @@ function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Link
         searchable
         data={positionOptions(map)}
         value={link.ifStopped}
-        onChange={(value) => change({ ifStopped: value ?? none })}
+        onChange={(value) => change({ ifStopped: value })}
       />
       <Rows
         label="Needs"
         rows={link.needs}
-        blank={() => ({ kind: 'GRIP', text: '', madeBy: none }) as Link['needs'][number]}
+        blank={() => ({ kind: 'GRIP' as const, text: '', madeBy: null })}
         onChange={(needs) => change({ needs })}
         add="Add a need"
       >
@@ -121,6 +126,7 @@ function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Link
             <TextInput
               aria-label={`Need ${n + 1} in words`}
               placeholder="their far sleeve"
+              error={error(`needs.${n}.text`)}
               value={need.text}
               onChange={(event) => put({ ...need, text: event.currentTarget.value })}
             />
@@ -132,7 +138,7 @@ function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Link
               limit={40}
               data={linkOptions(map)}
               value={need.madeBy}
-              onChange={(value) => put({ ...need, madeBy: value ?? none })}
+              onChange={(value) => put({ ...need, madeBy: value })}
             />
           </>
         )}
@@ -147,8 +153,9 @@ function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Link
       <Textarea
         label="Note"
         autosize
+        error={error('note')}
         value={link.note ?? ''}
-        onChange={(event) => change({ note: event.currentTarget.value || none })}
+        onChange={(event) => change({ note: event.currentTarget.value || null })}
       />
     </EditForm>
   );

@@ -2,13 +2,15 @@ import { Checkbox, NumberInput, Select, Textarea, TextInput } from '@mantine/cor
 import { useState } from 'react';
 import { type MapIndex, useMapPart } from '../../api/queries';
 import type { Pair, Position } from '../../api/types';
+import classes from '../../form/Edit.module.css';
+import { EditForm } from '../../form/EditForm';
+import { freeId, tenths } from '../../form/fields';
+import { Rows, Texts } from '../../form/Lists';
+import { isBlank, unsaid } from '../../form/limits';
+import { type Opened, useDraft, useErrorAt } from '../../form/useDraft';
 import { Loaded } from '../../ui/States';
 import { plain, STAGES } from '../../ui/words';
 import { blankPair, blankPosition } from './blanks';
-import classes from './Edit.module.css';
-import { EditForm } from './EditForm';
-import { freeId, tenths } from './fields';
-import { Rows, Texts } from './Lists';
 
 type Props = { map: MapIndex; pair: string | null; onDone: (pair: string) => void; onCancel: () => void };
 
@@ -26,9 +28,27 @@ const JACKETS = [
   { value: 'NO_JACKET', label: 'Without a jacket only' },
 ];
 
-function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Pair; tag: string | null } }) {
-  const [{ pair, tag }, set] = useState({ pair: opened.value, tag: opened.tag });
-  const change = (next: Partial<Pair>) => set({ tag, pair: { ...pair, ...next } });
+const wrongSide = (at: 'first' | 'second', side: Position | null) =>
+  side
+    ? {
+        ...(isBlank(side.name) ? { [`${at}.name`]: 'What is it called?' } : {}),
+        ...unsaid(`${at}.aliases`, side.aliases),
+        ...unsaid(`${at}.details`, side.details),
+        ...unsaid(`${at}.cautions`, side.cautions),
+      }
+    : {};
+
+const wrong = ({ first, second }: Pair) => ({
+  ...wrongSide('first', first),
+  ...wrongSide('second', second),
+  ...(second && first.name.trim() !== '' && first.name.trim() === second.name.trim()
+    ? { 'second.name': 'The two sides need names of their own.' }
+    : {}),
+});
+
+function Form({ map, opened, onDone, onCancel }: Props & { opened: Opened<Pair> }) {
+  const draft = useDraft(opened, 'PositionPair', wrong);
+  const { value: pair, isNew, change } = draft;
   const { first, second } = pair;
   const lead = (control: number) =>
     change({
@@ -42,7 +62,6 @@ function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Pair
       second: second && { ...second, controlIn: of(-1) },
     });
   };
-  const isNew = tag === null;
   const named = (): Pair => {
     if (!isNew) return pair;
     const taken = (id: string) => map.position.has(id) || map.data.pairs.some((p) => p.id === id);
@@ -54,17 +73,16 @@ function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Pair
       second: second && { ...second, id: freeId(second.name, (other) => other === id || taken(other)) },
     };
   };
-  const draft = named();
+  const body = named();
   return (
     <EditForm
       title={isNew ? 'A new position' : `Change ${first.name}`}
       place="positions"
       draft={draft}
-      tag={tag}
+      body={body}
       done={`${first.name} saved.`}
       retired={`${first.name} retired.`}
-      onTheirs={(theirs, theirTag) => set({ pair: theirs, tag: theirTag })}
-      onDone={() => onDone(draft.first.id)}
+      onDone={() => onDone(body.first.id)}
       onCancel={onCancel}
     >
       <Select
@@ -81,7 +99,7 @@ function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Pair
           onChange={(event) =>
             change(
               event.currentTarget.checked
-                ? { first: { ...first, control: 0 }, second: null as unknown as Position }
+                ? { first: { ...first, control: 0 }, second: null }
                 : { second: blankPosition('', '', tenths(-first.control)) },
             )
           }
@@ -144,16 +162,28 @@ function Form({ map, opened, onDone, onCancel }: Props & { opened: { value: Pair
       />
       <Side
         title={second ? 'One side' : 'The position'}
+        at="first"
         side={first}
         onChange={(p) => change({ first: p })}
       />
-      {second && <Side title="The other side" side={second} onChange={(p) => change({ second: p })} />}
+      {second && (
+        <Side title="The other side" at="second" side={second} onChange={(p) => change({ second: p })} />
+      )}
     </EditForm>
   );
 }
 
+type SideProps = {
+  title: string;
+  /** Its path in the pair. */
+  at: 'first' | 'second';
+  side: Position;
+  onChange: (p: Position) => void;
+};
+
 /** One side of the pair. A new name keeps the old one as another name, so that it is still found. */
-function Side({ title, side, onChange }: { title: string; side: Position; onChange: (p: Position) => void }) {
+function Side({ title, at, side, onChange }: SideProps) {
+  const error = useErrorAt();
   const [old] = useState(side.name);
   const rename = () => {
     const keeps = old && old !== side.name && !side.aliases.includes(old);
@@ -164,6 +194,7 @@ function Side({ title, side, onChange }: { title: string; side: Position; onChan
       <h3>{title}</h3>
       <TextInput
         label={`Name, ${title.toLowerCase()}`}
+        error={error(`${at}.name`)}
         value={side.name}
         onBlur={rename}
         onChange={(event) => onChange({ ...side, name: event.currentTarget.value })}
@@ -171,6 +202,7 @@ function Side({ title, side, onChange }: { title: string; side: Position; onChan
       <Textarea
         label="In a sentence"
         autosize
+        error={error(`${at}.summary`)}
         value={side.summary}
         onChange={(event) => onChange({ ...side, summary: event.currentTarget.value })}
       />
@@ -181,12 +213,19 @@ function Side({ title, side, onChange }: { title: string; side: Position; onChan
       />
       <Texts
         label="Other names"
+        at={`${at}.aliases`}
         texts={side.aliases}
         onChange={(aliases) => onChange({ ...side, aliases })}
       />
-      <Texts label="Details" texts={side.details} onChange={(details) => onChange({ ...side, details })} />
+      <Texts
+        label="Details"
+        at={`${at}.details`}
+        texts={side.details}
+        onChange={(details) => onChange({ ...side, details })}
+      />
       <Texts
         label="Cautions"
+        at={`${at}.cautions`}
         texts={side.cautions}
         onChange={(cautions) => onChange({ ...side, cautions })}
       />

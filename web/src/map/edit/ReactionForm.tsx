@@ -1,12 +1,13 @@
 import { Select, TextInput } from '@mantine/core';
-import { useState } from 'react';
 import { type MapIndex, useMapPart } from '../../api/queries';
 import type { Reaction } from '../../api/types';
+import { EditForm } from '../../form/EditForm';
+import { freeId } from '../../form/fields';
+import { needed } from '../../form/limits';
+import { type Opened, useDraft } from '../../form/useDraft';
 import { Loaded } from '../../ui/States';
 import { plain } from '../../ui/words';
 import { blankReaction } from './blanks';
-import { EditForm } from './EditForm';
-import { freeId } from './fields';
 import { linkOptions, positionOptions } from './pickers';
 
 type Props = {
@@ -42,23 +43,20 @@ const MANNERS = [
   'GRIPS',
   'OTHER',
 ];
-const none = null as unknown as string;
+
+const wrong = (reaction: Reaction) =>
+  needed(reaction, { text: 'Say what they do.', leaves: 'Where does it leave me?' });
+
 const words = (codes: string[]) => codes.map((c) => ({ value: c, label: plain(c) }));
 
-function Form({
-  map,
-  at,
-  opened,
-  onDone,
-  onCancel,
-}: Props & { opened: { value: Reaction; tag: string | null } }) {
-  const [{ reaction, tag }, set] = useState({ reaction: opened.value, tag: opened.tag });
-  const change = (next: Partial<Reaction>) => set({ tag, reaction: { ...reaction, ...next } });
-  const isNew = tag === null;
-  const here = reaction.position ?? map.link.get(reaction.link)?.from ?? at;
+function Form({ map, at, opened, onDone, onCancel }: Props & { opened: Opened<Reaction> }) {
+  const draft = useDraft(opened, 'Reaction', wrong);
+  const { value: reaction, isNew, change, error } = draft;
+  const answered = map.link.get(reaction.link ?? '');
+  const here = reaction.position ?? answered?.from ?? at;
   const draws = map.data.links.filter((l) => l.from === here && !l.retired);
-  const technique = map.technique.get(map.link.get(reaction.link)?.technique ?? '');
-  const draft = isNew
+  const technique = map.technique.get(answered?.technique ?? '');
+  const body = isNew
     ? { ...reaction, id: freeId(`${here}-${reaction.text}`, (id) => map.reaction.has(id)) }
     : reaction;
   return (
@@ -66,16 +64,16 @@ function Form({
       title={isNew ? 'What they may do' : `Change: ${reaction.text}`}
       place="reactions"
       draft={draft}
-      tag={tag}
+      body={body}
       done="The reaction is saved."
       retired="The reaction is retired."
-      onTheirs={(theirs, theirTag) => set({ reaction: theirs, tag: theirTag })}
       onDone={onDone}
       onCancel={onCancel}
     >
       <TextInput
         label="In words, beginning with they"
         placeholder="they post the far hand"
+        error={error('text')}
         value={reaction.text}
         onChange={(event) => change({ text: event.currentTarget.value })}
       />
@@ -87,12 +85,13 @@ function Form({
         ]}
         value={reaction.link ?? ''}
         allowDeselect={false}
-        onChange={(value) => change(value ? { link: value, position: none } : { link: none, position: here })}
+        onChange={(value) => change(value ? { link: value, position: null } : { link: null, position: here })}
       />
       <Select
         label="Leaves me at"
         searchable
         data={positionOptions(map)}
+        error={error('leaves')}
         value={reaction.leaves || null}
         onChange={(value) => change({ leaves: value ?? '' })}
       />
@@ -118,7 +117,7 @@ function Form({
         limit={40}
         data={linkOptions(map)}
         value={reaction.attack}
-        onChange={(value) => change({ attack: value ?? none })}
+        onChange={(value) => change({ attack: value })}
       />
       {technique && technique.faults.length > 0 && (
         <Select
@@ -127,7 +126,7 @@ function Form({
           clearable
           data={technique.faults.map((f) => ({ value: f.id, label: f.see }))}
           value={reaction.fault}
-          onChange={(value) => change({ fault: value ?? none })}
+          onChange={(value) => change({ fault: value })}
         />
       )}
     </EditForm>

@@ -1,7 +1,5 @@
 import type { Link, Pair, Position, Reaction, Stage, Technique } from '../../api/types';
 
-const nothing = null as unknown as string;
-
 export const blankPosition = (id: string, name: string, control: number): Position => ({
   id,
   name,
@@ -13,7 +11,7 @@ export const blankPosition = (id: string, name: string, control: number): Positi
   summary: '',
   details: [],
   cautions: [],
-  fewWaysBecause: nothing,
+  fewWaysBecause: null,
   retired: false,
 });
 
@@ -28,27 +26,27 @@ export const blankLink = (from: string, when: string | null): Link => ({
   id: '',
   from,
   technique: '',
-  version: nothing,
-  when: when ?? nothing,
+  version: null,
+  when,
   needs: [],
   meantFor: [],
   to: '',
-  partial: nothing,
-  ifStopped: nothing,
-  note: nothing,
+  partial: null,
+  ifStopped: null,
+  note: null,
   retired: false,
 });
 
 export const blankReaction = (at: { link?: string; position?: string }): Reaction => ({
   id: '',
-  link: at.link ?? nothing,
-  position: at.position ?? nothing,
+  link: at.link ?? null,
+  position: at.position ?? null,
   text: '',
   phase: 'ENTRY',
   manner: 'OTHER',
   leaves: '',
-  attack: nothing,
-  fault: nothing,
+  attack: null,
+  fault: null,
   retired: false,
 });
 
@@ -57,7 +55,7 @@ export const blankTechnique = (): Technique => ({
   name: '',
   aliases: [],
   family: 'PASS',
-  group: null as unknown as Technique['group'],
+  group: null,
   jacket: 'EITHER',
   sided: true,
   directions: [],
@@ -66,12 +64,12 @@ export const blankTechnique = (): Technique => ({
   signs: [],
   faults: [],
   versions: [],
-  houseVersion: nothing,
+  houseVersion: null,
   prerequisites: [],
   receiverFalls: [],
   carriesOverTo: [],
   hazards: [],
-  soloForm: nothing,
+  soloForm: null,
   tags: [],
   learn: 2,
   master: 3,

@@ -66,12 +66,9 @@ class SignInAgainTest {
     @Test
     void aChainStaysTyped() {
         coach.go("/chains");
-        coach.use("button", "New chain");
-        coach.type(coach.see("input[data-autofocus]"), "Half typed");
-        coach.type(coach.see(".mantine-Modal-body input[aria-haspopup]"), "Closed guard, b");
-        coach.see("div[@role='option']", "Closed guard, bottom");
-        coach.type(Keys.ARROW_DOWN, Keys.ENTER);
-        coach.use("button", "Begin");
+        coach.use("a", "New chain");
+        coach.type(coach.field("Name"), "Half typed");
+        coach.choose("Starts in", "Closed guard, b", "Closed guard, bottom");
         coach.type(coach.see("input[aria-label='Next from Closed guard, bottom']"), "hip-b", Keys.ENTER);
         coach.see("input[aria-label='Next from Mount, top']");
         runOut();

@@ -56,14 +56,9 @@ class StoryTest {
 
     private static void buildsAChain(Coach coach, String name) {
         coach.section("Chains", "2");
-        coach.use("button", "New chain");
-        coach.type(coach.see("input[data-autofocus]"), name);
-        coach.type(
-                coach.see("input[role=combobox][aria-haspopup=listbox], .mantine-Modal-body input[aria-haspopup]"),
-                "Closed guard, b");
-        coach.see("div[@role='option']", "Closed guard, bottom");
-        coach.type(Keys.ARROW_DOWN, Keys.ENTER);
-        coach.use("button", "Begin");
+        coach.use("a", "New chain");
+        coach.type(coach.field("Name"), name);
+        coach.choose("Starts in", "Closed guard, b", "Closed guard, bottom");
         coach.see("strong", name);
 
         coach.type(coach.see("input[aria-label='Next from Closed guard, bottom']"), "hip-b", Keys.ENTER);

@@ -4,10 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import lynchet.format.Json;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningClub.class)
 class ApiDocumentTest {
@@ -26,5 +30,71 @@ class ApiDocumentTest {
         assertThat(Files.readString(file))
                 .as("run ./lynchet api and commit the file")
                 .isEqualTo(text);
+    }
+
+    /** Each property is there and of the type that is said; null only where it is said. */
+    @Test
+    void everyAnswerIsWhatTheDocumentSays() {
+        JsonNode document = EveryRead.document();
+        Set<String> wrong = new TreeSet<>();
+        int[] looked = new int[1];
+        for (String student : List.of("kit-harrowgate", "ada-quickly")) {
+            EveryRead.addresses(student).forEach((there, path) -> {
+                HttpUser.Answer answer = RunningClub.as("head").get(there);
+                JsonNode content = document.path("paths").path(path).at("/get/responses/200/content");
+                if (answer.status() == 200 && answer.headers().contains("json") && !content.isEmpty()) {
+                    JsonNode schema = content.values().iterator().next().path("schema");
+                    new Look(document, wrong).at(path, schema, answer.json());
+                    looked[0]++;
+                }
+            });
+        }
+        assertThat(looked[0]).isGreaterThan(40);
+        assertThat(wrong).isEmpty();
+    }
+
+    private record Look(JsonNode document, Set<String> wrong) {
+
+        private static final Set<String> SPOKEN_FREELY = Set.of("JsonNode", "StreamingResponseBody", "ProblemDetail");
+
+        void at(String where, JsonNode schema, JsonNode value) {
+            if (schema.has("oneOf")) {
+                if (!value.isNull()) {
+                    at(where, schema.path("oneOf").get(0), value);
+                }
+                return;
+            }
+            String ref = schema.path("$ref").asString("");
+            if (!ref.isEmpty()) {
+                if (SPOKEN_FREELY.contains(ref.substring(ref.lastIndexOf('/') + 1))) {
+                    return;
+                }
+                at(ref.substring(ref.lastIndexOf('/') + 1), document.at(ref.substring(1)), value);
+                return;
+            }
+            String types = schema.path("type").toString();
+            String type = value.isNull()
+                    ? "null"
+                    : value.isArray()
+                            ? "array"
+                            : value.isObject()
+                                    ? "object"
+                                    : value.isString() ? "string" : value.isBoolean() ? "boolean" : "number";
+            if (schema.has("type") && !types.contains(type) && !(type.equals("number") && types.contains("integer"))) {
+                wrong.add(where + " is " + type + " and not " + types);
+            }
+            if (value.isArray()) {
+                value.forEach(entry -> at(where + " of", schema.path("items"), entry));
+            }
+            if (value.isObject() && schema.has("properties")) {
+                schema.path("properties").properties().forEach(property -> {
+                    if (value.has(property.getKey())) {
+                        at(where + "." + property.getKey(), property.getValue(), value.path(property.getKey()));
+                    } else {
+                        wrong.add(where + "." + property.getKey() + " is missing");
+                    }
+                });
+            }
+        }
     }
 }

@@ -2,6 +2,7 @@ package lynchet.core.chain;
 
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A tree of links that a coach teaches as one thing: a main line, and turn-offs at reactions.
@@ -14,9 +15,9 @@ public record Chain(
         String id,
         String name,
         @Most(400) String intent,
-        @Most(40) String owner,
+        @Most(40) @Nullable String owner,
         String start,
-        ChainStep first,
+        @Nullable ChainStep first,
         boolean retired) {
 
     /** Steps on one path, and steps in all: more than anyone can teach, less than can harm the server. */

@@ -1,5 +1,7 @@
 package lynchet.core.chain;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * Something to look at in a chain.
  *
@@ -9,7 +11,13 @@ package lynchet.core.chain;
  * @param share the reaction's share of what they do, 0 to 1; 0 where it does not apply
  */
 public record ChainFinding(
-        Code code, int severity, String step, String link, String reaction, double share, String sentence) {
+        Code code,
+        int severity,
+        String step,
+        @Nullable String link,
+        @Nullable String reaction,
+        double share,
+        String sentence) {
 
     /** What there is to look at. */
     public enum Code {

@@ -1,6 +1,7 @@
 package lynchet.core.chain;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the check of a chain says.
@@ -19,13 +20,14 @@ public record ChainReport(
         double answeredShare,
         double chanceToFinish,
         double chanceToSettle,
-        String weakestLink,
+        @Nullable String weakestLink,
         double weakestChance,
         List<StepAt> steps,
         List<ChainFinding> findings) {
 
     /** A step with its label, where it starts and ends, and how likely it is to be reached (0 to 1). */
-    public record StepAt(String label, String link, String reaction, String from, String to, double reached) {}
+    public record StepAt(
+            String label, String link, @Nullable String reaction, String from, String to, double reached) {}
 
     /** No link is unknown and every step starts where the one before it ended. */
     public boolean holdsTogether() {

@@ -1,13 +1,14 @@
 package lynchet.core.chain;
 
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Where a chain goes on.
  *
  * @param reaction id of the reaction at which it turns off; null: the main line, when the link worked
  */
-public record Turn(String reaction, ChainStep step) {
+public record Turn(@Nullable String reaction, ChainStep step) {
     public Turn {
         Say.there("the step of a turn", step);
     }

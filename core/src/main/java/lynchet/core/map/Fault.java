@@ -2,6 +2,7 @@ package lynchet.core.map;
 
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A mistake seen.
@@ -18,7 +19,7 @@ public record Fault(
         @Most(200) String see,
         @Most(300) String because,
         @Most(300) String fix,
-        String opens,
+        @Nullable String opens,
         boolean canHurt) {
     public Fault {
         Say.id("a fault", id);

@@ -3,6 +3,7 @@ package lynchet.core.map;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * An edge of the map: from a position, with a technique, to a position or a tap.
@@ -16,14 +17,14 @@ public record Link(
         String id,
         String from,
         String technique,
-        String version,
-        String when,
+        @Nullable String version,
+        @Nullable String when,
         List<Need> needs,
         List<MeantFor> meantFor,
         String to,
-        String partial,
-        String ifStopped,
-        @Most(400) String note,
+        @Nullable String partial,
+        @Nullable String ifStopped,
+        @Most(400) @Nullable String note,
         boolean retired) {
 
     /** The end of the fight in my favour. */

@@ -2,13 +2,15 @@ package lynchet.core.map;
 
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What must hold before a link is on.
  *
  * @param madeBy id of the link that makes it; may be null
  */
-public record Need(Kind kind, @Most(160) String text, String madeBy) {
+public record Need(
+        Kind kind, @Most(160) String text, @Nullable String madeBy) {
 
     /** What sort of thing must hold. */
     public enum Kind {

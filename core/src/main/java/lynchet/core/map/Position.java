@@ -7,6 +7,7 @@ import java.util.TreeMap;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Where one of the two stands, seen from that one: a node of the map.
@@ -27,7 +28,7 @@ public record Position(
         @Most(400) String summary,
         List<@Most(300) String> details,
         List<@Most(300) String> cautions,
-        @Most(300) String fewWaysBecause,
+        @Most(300) @Nullable String fewWaysBecause,
         boolean retired) {
 
     public Position {

@@ -2,13 +2,15 @@ package lynchet.core.map;
 
 import java.util.List;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One moment of the fight, seen from both sides.
  *
  * @param second the counterpart of {@code first}; null when the position is its own counterpart
  */
-public record PositionPair(String id, Stage stage, Position first, Position second) {
+public record PositionPair(
+        String id, Stage stage, Position first, @Nullable Position second) {
 
     public PositionPair {
         Say.id("a position pair", id);

@@ -3,6 +3,7 @@ package lynchet.core.map;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the partner does, at a position of mine or in answer to a link I attempt.
@@ -15,14 +16,14 @@ import lynchet.core.rule.Say;
  */
 public record Reaction(
         String id,
-        String link,
-        String position,
+        @Nullable String link,
+        @Nullable String position,
         @Most(160) String text,
         Phase phase,
         Manner manner,
         String leaves,
-        String attack,
-        String fault,
+        @Nullable String attack,
+        @Nullable String fault,
         boolean retired) {
 
     public Reaction {

@@ -3,6 +3,7 @@ package lynchet.core.map;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is legal, what it scores, what ends the bout and where it may start.
@@ -24,13 +25,13 @@ public record Ruleset(
         List<HeldPin> pins,
         List<@Most(120) String> penalties,
         int minutes,
-        @Most(400) String note) {
+        @Most(400) @Nullable String note) {
 
     /** A hazard that is not legal below an age; {@code belowAge} 0: at no age. */
     public record HazardLimit(Hazard hazard, int belowAge) {}
 
     /** What a family scores when it lands at a stage; {@code landing} null: anywhere. */
-    public record Points(Family family, Stage landing, int points) {}
+    public record Points(Family family, @Nullable Stage landing, int points) {}
 
     /** A hold-down that counts after some seconds; {@code points} 0: it ends the bout. */
     public record HeldPin(String position, int seconds, int points) {}

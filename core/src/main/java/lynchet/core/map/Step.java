@@ -2,6 +2,7 @@ package lynchet.core.map;
 
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One step of a technique in the order of the body's work.
@@ -11,8 +12,8 @@ import lynchet.core.rule.Say;
  */
 public record Step(
         @Most(400) String text,
-        @Most(120) String cue,
-        @Most(200) String footwork) {
+        @Most(120) @Nullable String cue,
+        @Most(200) @Nullable String footwork) {
     public Step {
         Say.text("a step", text);
     }

@@ -7,6 +7,7 @@ import java.util.Set;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A thing one does, with all that a coach says about it.
@@ -24,7 +25,7 @@ public record Technique(
         String name,
         List<Alias> aliases,
         Family family,
-        Group group,
+        @Nullable Group group,
         Jacket jacket,
         boolean sided,
         List<Direction> directions,
@@ -33,12 +34,12 @@ public record Technique(
         List<@Most(200) String> signs,
         List<Fault> faults,
         List<Version> versions,
-        String houseVersion,
+        @Nullable String houseVersion,
         List<String> prerequisites,
         List<String> receiverFalls,
         List<String> carriesOverTo,
         Set<Hazard> hazards,
-        @Most(400) String soloForm,
+        @Most(400) @Nullable String soloForm,
         List<@Most(40) String> tags,
         int learn,
         int master,

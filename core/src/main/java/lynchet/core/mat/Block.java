@@ -2,6 +2,7 @@ package lynchet.core.mat;
 
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One timed part of a class.
@@ -17,12 +18,12 @@ public record Block(
         Kind kind,
         @Most(100) String title,
         int minutes,
-        String technique,
-        String version,
-        String chain,
-        Dose dose,
-        @Most(120) String watchCue,
-        String watchFault) {
+        @Nullable String technique,
+        @Nullable String version,
+        @Nullable String chain,
+        @Nullable Dose dose,
+        @Most(120) @Nullable String watchCue,
+        @Nullable String watchFault) {
 
     /** What happens in a block. */
     public enum Kind {

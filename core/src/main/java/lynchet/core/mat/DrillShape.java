@@ -3,6 +3,7 @@ package lynchet.core.mat;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A way of drilling that a coach takes into a class: alone, in parts, whole, or as positional rounds.
@@ -19,14 +20,14 @@ public record DrillShape(
         String id,
         @Most(100) String name,
         Block.Kind kind,
-        String technique,
+        @Nullable String technique,
         int fromStep,
         int toStep,
-        String start,
+        @Nullable String start,
         List<@Most(120) String> resetWhen,
-        @Most(200) String watch,
+        @Most(200) @Nullable String watch,
         int minutes,
-        Dose dose) {
+        @Nullable Dose dose) {
 
     public DrillShape {
         Say.id("a drill", id);

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A coach's judgement. Never edited: a later mark supersedes an earlier one of the same key.
@@ -20,14 +21,14 @@ public record Mark(
         String subject,
         Role role,
         Side side,
-        String version,
+        @Nullable String version,
         Standard standard,
         boolean passed,
         @Most(20) List<String> faults,
-        String classId,
+        @Nullable String classId,
         Instant at,
         @Most(40) String by,
-        String withdraws) {
+        @Nullable String withdraws) {
 
     public Mark {
         Say.id("a mark", id);

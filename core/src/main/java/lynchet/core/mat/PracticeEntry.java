@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something was drilled in a class.
@@ -18,10 +19,10 @@ import lynchet.core.rule.Say;
 public record PracticeEntry(
         String id,
         String classId,
-        String blockId,
-        String student,
-        String technique,
-        String chain,
+        @Nullable String blockId,
+        @Nullable String student,
+        @Nullable String technique,
+        @Nullable String chain,
         Side side,
         int reps,
         boolean part,

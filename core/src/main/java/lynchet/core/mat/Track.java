@@ -7,6 +7,7 @@ import java.util.List;
 import lynchet.core.map.Jacket;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /** A stream of classes: juniors, fundamentals, no-jacket …, with its weekly times. */
 public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> slots) {
@@ -22,13 +23,13 @@ public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> 
      */
     public record Slot(
             @Most(60) String id,
-            LocalDate from,
-            LocalDate until,
+            @Nullable LocalDate from,
+            @Nullable LocalDate until,
             DayOfWeek day,
             LocalTime start,
             int minutes,
-            String area,
-            @Most(40) String coach) {
+            @Nullable String area,
+            @Most(40) @Nullable String coach) {
         public Slot {
             Say.id("a slot", id);
             Say.there("the day of slot " + id, day);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One dated class of a track, made of timed blocks.
@@ -23,12 +24,12 @@ public record TrainingClass(
         LocalTime start,
         int minutes,
         String track,
-        String slot,
-        String term,
-        @Most(40) String group,
-        @Most(40) String coach,
-        String area,
-        @Most(200) String theme,
+        @Nullable String slot,
+        @Nullable String term,
+        @Most(40) @Nullable String group,
+        @Most(40) @Nullable String coach,
+        @Nullable String area,
+        @Most(200) @Nullable String theme,
         List<Block> blocks,
         boolean cancelled,
         boolean pinned) {

@@ -1,6 +1,7 @@
 package lynchet.core.people;
 
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One condition of a promotion.
@@ -10,7 +11,14 @@ import java.time.LocalDate;
  * @param missing what is missing, in words; empty when met
  * @param by when it will be met by itself, at a guess; null when met or when it needs somebody's work
  */
-public record Condition(Code code, String label, boolean met, String have, String need, String missing, LocalDate by) {
+public record Condition(
+        Code code,
+        String label,
+        boolean met,
+        String have,
+        String need,
+        String missing,
+        @Nullable LocalDate by) {
 
     /** What is asked. */
     public enum Code {

@@ -3,14 +3,15 @@ package lynchet.core.people;
 import java.time.LocalDate;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /** A student is kept at a rank on purpose, until a coach lifts it; {@code ended} null: it still stands. */
 public record Hold(
         LocalDate from,
-        LocalDate reviewOn,
+        @Nullable LocalDate reviewOn,
         @Most(300) String reason,
-        @Most(40) String by,
-        LocalDate ended) {
+        @Most(40) @Nullable String by,
+        @Nullable LocalDate ended) {
     public Hold {
         Say.there("the start of a hold", from);
         Say.text("the reason of a hold", reason);

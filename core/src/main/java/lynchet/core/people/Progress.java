@@ -17,6 +17,7 @@ import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.Sides;
 import lynchet.core.rank.SyllabusGroup;
+import org.jspecify.annotations.Nullable;
 
 /** How far a student is with each item of a rank's syllabus. */
 public final class Progress {
@@ -40,10 +41,10 @@ public final class Progress {
     public record ItemProgress(
             Item item,
             boolean met,
-            Standard have,
+            @Nullable Standard have,
             int sessions,
-            Fading.State fading,
-            LocalDate lastPractised,
+            Fading.@Nullable State fading,
+            @Nullable LocalDate lastPractised,
             String missing) {}
 
     /** A group with how many of its items are met out of how many are needed. */

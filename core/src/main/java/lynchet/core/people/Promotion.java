@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A belt or a stripe given; the rank that somebody holds is what their promotions say. Never edited.
@@ -23,15 +24,15 @@ public record Promotion(
         String id,
         String student,
         String ladder,
-        String from,
+        @Nullable String from,
         String to,
         int stripes,
         LocalDate date,
         boolean fromBefore,
-        Readiness.Verdict verdict,
+        Readiness.@Nullable Verdict verdict,
         List<Figure> figures,
-        @Most(300) String reason,
-        String grading,
+        @Most(300) @Nullable String reason,
+        @Nullable String grading,
         Instant at,
         @Most(40) String by) {
 

@@ -13,6 +13,7 @@ import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a student still needs for the next stripe and the next rank, and about when. The coach decides.
@@ -26,12 +27,12 @@ public record Readiness(
         String student,
         String ladder,
         String rank,
-        String nextRank,
+        @Nullable String nextRank,
         Verdict verdict,
         List<Condition> conditions,
-        Projection projection,
-        LocalDate window,
-        Stripe stripe) {
+        @Nullable Projection projection,
+        @Nullable LocalDate window,
+        @Nullable Stripe stripe) {
 
     /** Where a student stands towards the next rank. */
     public enum Verdict {
@@ -43,7 +44,12 @@ public record Readiness(
     }
 
     /** The next stripe: which, the classes there and needed, and when; {@code projection} null: not attending. */
-    public record Stripe(int number, boolean met, int have, int need, Projection projection) {}
+    public record Stripe(
+            int number,
+            boolean met,
+            int have,
+            int need,
+            @Nullable Projection projection) {}
 
     /** Whose eyes it is for; a viewer is not told of ages, holds and restrictions, not even that there are any. */
     public enum Eyes {

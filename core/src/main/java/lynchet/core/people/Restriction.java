@@ -3,6 +3,7 @@ package lynchet.core.people;
 import java.time.LocalDate;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A temporary limit; planning, pairing and grading obey it.
@@ -13,8 +14,8 @@ import lynchet.core.rule.Say;
 public record Restriction(
         Kind kind,
         LocalDate from,
-        LocalDate until,
-        @Most(200) String note) {
+        @Nullable LocalDate until,
+        @Most(200) @Nullable String note) {
 
     /** What must not be done. */
     public enum Kind {

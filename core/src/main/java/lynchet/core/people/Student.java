@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Somebody who trains.
@@ -21,22 +22,22 @@ public record Student(
         String id,
         String name,
         @Most(40) String calledBy,
-        @Most(40) String card,
-        LocalDate born,
-        LocalDate joined,
-        LocalDate left,
-        Double weightKg,
-        LocalDate weighed,
-        Integer heightCm,
+        @Most(40) @Nullable String card,
+        @Nullable LocalDate born,
+        @Nullable LocalDate joined,
+        @Nullable LocalDate left,
+        @Nullable Double weightKg,
+        @Nullable LocalDate weighed,
+        @Nullable Integer heightCm,
         Lead lead,
         List<String> tracks,
         int priorClasses,
-        LocalDate memberUntil,
-        Contacts contacts,
+        @Nullable LocalDate memberUntil,
+        @Nullable Contacts contacts,
         @Most(200) List<Hold> holds,
         @Most(200) List<Restriction> restrictions,
         List<String> keepApart,
-        @Most(2000) String notes) {
+        @Most(2000) @Nullable String notes) {
 
     public Student {
         Say.id("a student", id);

@@ -4,6 +4,7 @@ import lynchet.core.mat.Role;
 import lynchet.core.mat.Standard;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One thing that a rank requires.
@@ -17,9 +18,9 @@ import lynchet.core.rule.Say;
 public record Item(
         String id,
         Kind kind,
-        String ref,
-        @Most(200) String words,
-        String version,
+        @Nullable String ref,
+        @Most(200) @Nullable String words,
+        @Nullable String version,
         Standard standard,
         Sides sides,
         Role role,

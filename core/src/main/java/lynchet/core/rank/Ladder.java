@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A ranked sequence, lowest first.
@@ -27,11 +28,11 @@ public record Ladder(
         String name,
         int fromAge,
         int toAge,
-        String ruleset,
+        @Nullable String ruleset,
         boolean examList,
         List<Rank> ranks,
         Policy policy,
-        String nextLadder,
+        @Nullable String nextLadder,
         Map<String, String> handOver,
         List<String> tracks) {
 

@@ -1,5 +1,7 @@
 package lynchet.core.rule;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * One way in which data breaks a rule.
  *
@@ -8,4 +10,4 @@ package lynchet.core.rule;
  * @param id the thing that breaks it
  * @param sentence what is wrong, for a person
  */
-public record Breach(String rule, String where, String id, String sentence) {}
+public record Breach(String rule, String where, @Nullable String id, String sentence) {}

@@ -11,6 +11,7 @@ import lynchet.core.map.Ruleset;
 import lynchet.core.map.Technique;
 import lynchet.core.safety.Caution;
 import lynchet.core.safety.Cautions;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What can be done at a position, as a coach reads it: on my own initiative; if they … I …; what nobody has answered;
@@ -35,16 +36,18 @@ public record DecisionTable(
             String link,
             String technique,
             String to,
-            String lands,
+            @Nullable String lands,
             Chance chance,
             List<Need> needs,
             List<Caution> cautions) {}
 
     /** A reaction of theirs with what I do then; {@code to} names my link that draws it, null when it happens here. */
-    public record Answers(String reaction, String text, String link, List<Row> rows) {}
+    public record Answers(
+            String reaction, String text, @Nullable String link, List<Row> rows) {}
 
     /** A reaction of theirs that nothing on the map answers. */
-    public record Open(String reaction, String text, String link) {}
+    public record Open(
+            String reaction, String text, @Nullable String link) {}
 
     /**
      * @param chances how well each link works

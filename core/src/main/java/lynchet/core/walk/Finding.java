@@ -1,5 +1,7 @@
 package lynchet.core.walk;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * Something that a set of techniques leaves open.
  *
@@ -11,7 +13,13 @@ package lynchet.core.walk;
  * @param mend the smallest mend of a severity-3 finding; null where none is needed or none exists
  */
 public record Finding(
-        Code code, int severity, String position, String technique, String reaction, String sentence, Mend mend) {
+        Code code,
+        int severity,
+        @Nullable String position,
+        @Nullable String technique,
+        @Nullable String reaction,
+        String sentence,
+        @Nullable Mend mend) {
 
     /** What is open. */
     public enum Code {

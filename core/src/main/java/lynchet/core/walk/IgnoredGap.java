@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.Objects;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A finding that a coach has decided to leave as it is, and why.
@@ -18,12 +19,12 @@ import lynchet.core.rule.Say;
  */
 public record IgnoredGap(
         String id,
-        String rank,
-        String student,
+        @Nullable String rank,
+        @Nullable String student,
         Finding.Code code,
-        String position,
-        String technique,
-        String reaction,
+        @Nullable String position,
+        @Nullable String technique,
+        @Nullable String reaction,
         @Most(300) String reason,
         Instant at,
         @Most(40) String by) {

@@ -1,5 +1,7 @@
 package lynchet.core.walk;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * One move on the map, from my view.
  *
@@ -8,7 +10,11 @@ package lynchet.core.walk;
  * @param reaction the reaction that follows; null when the link works
  * @param to position id where I am then, or {@link Link#TAP}; null when I am the one who taps
  */
-public record Move(Kind kind, String link, String reaction, String to) {
+public record Move(
+        Kind kind,
+        @Nullable String link,
+        @Nullable String reaction,
+        @Nullable String to) {
 
     /** Who moves. A reaction to a link of mine is theirs, and the other way round. */
     public enum Kind {

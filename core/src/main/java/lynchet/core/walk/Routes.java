@@ -8,6 +8,7 @@ import org.jgrapht.Graph;
 import org.jgrapht.GraphPath;
 import org.jgrapht.alg.shortestpath.YenShortestPathIterator;
 import org.jgrapht.graph.DirectedWeightedPseudograph;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The most likely ways from a position to another one, or to any end (design: routes; k shortest loopless paths, Yen
@@ -32,7 +33,13 @@ public final class Routes {
      * @param cost control lost by that, 0 to 6; 0 when it leaves me where I was
      */
     public record Leg(
-            String link, String reaction, String from, String to, double chance, String stopped, double cost) {}
+            String link,
+            @Nullable String reaction,
+            String from,
+            String to,
+            double chance,
+            String stopped,
+            double cost) {}
 
     /**
      * A whole route.
@@ -41,7 +48,11 @@ public final class Routes {
      * @param weakest link id of the least likely leg
      * @param costliest link id of the leg whose failure costs most control; null when none costs any
      */
-    public record Route(List<Leg> legs, double chance, String weakest, String costliest) {}
+    public record Route(
+            List<Leg> legs,
+            double chance,
+            @Nullable String weakest,
+            @Nullable String costliest) {}
 
     private static final class Edge {
         private final int move;
@@ -65,19 +76,27 @@ public final class Routes {
     /**
      * At most {@code k} routes, the most likely first; none when there is no way.
      *
+     * @param least the fewest different techniques of a route, 1 to {@link #MOST_LEGS}; 2 leaves out what is one thing,
+     *     even if it is put on first and finished then
      * @param chances chance of each link, 0 to 1
      * @param to a position id; null: to any end, a tap, a pin that counts or points
      * @throws java.util.NoSuchElementException if a position is not on the map
      */
     public static List<Route> find(
-            MoveGraph graph, Knowledge knowledge, ToDoubleFunction<Link> chances, String from, String to, int k) {
+            MoveGraph graph,
+            Knowledge knowledge,
+            ToDoubleFunction<Link> chances,
+            String from,
+            String to,
+            int least,
+            int k) {
         graph.map.position(from).orElseThrow();
         Routes routes = new Routes(graph);
         routes.build(knowledge, chances, to == null);
         int goal = to == null
                 ? END
                 : graph.positionIndex.get(graph.map.position(to).orElseThrow().id());
-        return routes.best(graph.positionIndex.get(from), goal, k);
+        return routes.best(graph.positionIndex.get(from), goal, least, k);
     }
 
     private void build(Knowledge knowledge, ToDoubleFunction<Link> chances, boolean toAnyEnd) {
@@ -116,7 +135,7 @@ public final class Routes {
         roads.setEdgeWeight(edge, -Math.log(chance));
     }
 
-    private List<Route> best(int from, int goal, int k) {
+    private List<Route> best(int from, int goal, int least, int k) {
         List<Route> routes = new ArrayList<>();
         if (from == goal) {
             return routes;
@@ -124,11 +143,18 @@ public final class Routes {
         YenShortestPathIterator<Integer, Edge> paths = new YenShortestPathIterator<>(roads, from, goal);
         for (int looked = 0; looked < MOST_LOOKED_AT && routes.size() < k && paths.hasNext(); looked++) {
             GraphPath<Integer, Edge> path = paths.next();
-            if (path.getLength() <= MOST_LEGS) {
+            if (path.getLength() <= MOST_LEGS && techniques(path) >= least) {
                 routes.add(route(path));
             }
         }
         return routes;
+    }
+
+    private long techniques(GraphPath<Integer, Edge> path) {
+        return path.getEdgeList().stream()
+                .map(edge -> graph.links.get(graph.link[edge.move]).technique())
+                .distinct()
+                .count();
     }
 
     private Route route(GraphPath<Integer, Edge> path) {

@@ -26,8 +26,18 @@ import org.junit.jupiter.params.provider.MethodSource;
 class RoutesTest {
 
     private static List<Route> routes(TinyMap tiny, Map<String, Double> chances, String to, int k) {
+        return routes(tiny, chances, to, 1, k);
+    }
+
+    private static List<Route> routes(TinyMap tiny, Map<String, Double> chances, String to, int least, int k) {
         return Routes.find(
-                tiny.graph(), everything(tiny.graph()), link -> chances.getOrDefault(link.id(), 0.35), "s", to, k);
+                tiny.graph(),
+                everything(tiny.graph()),
+                link -> chances.getOrDefault(link.id(), 0.35),
+                "s",
+                to,
+                least,
+                k);
     }
 
     private static Knowledge everything(MoveGraph graph) {
@@ -66,6 +76,26 @@ class RoutesTest {
         assertThat(found.get(0).chance()).isCloseTo(0.9 * 0.9 * 0.8, within(1e-9));
         assertThat(found.get(1).chance()).isCloseTo(0.4, within(1e-9));
         assertThat(found.get(1).weakest()).isEqualTo("s-a");
+    }
+
+    /** Five locks from one hold are in its table already; who asks for ways asks for what leads on. */
+    @Test
+    void shortOnesAreLeftOutAndTheNextBestComeInTheirPlace() {
+        TinyMap tiny = twoWays().link("s-tap", "s", "t3", Link.TAP).link("s-tap-too", "s", "t4", Link.TAP);
+        assertThat(routes(tiny, Map.of(), null, 2))
+                .extracting(RoutesTest::links)
+                .allMatch(links -> links.size() == 1);
+        assertThat(routes(tiny, Map.of(), null, 2, 2))
+                .extracting(RoutesTest::links)
+                .containsExactlyInAnyOrder(List.of("s-a", "a-tap"), List.of("s-b", "b-tap"));
+        TinyMap onFirst = new TinyMap()
+                .pair("hold", Stage.FINISH, 2)
+                .link("s-hold", "s", "t1", "hold")
+                .link("hold-tap", "hold", "t1", Link.TAP)
+                .link("hold-other", "hold", "t2", Link.TAP);
+        assertThat(routes(onFirst, Map.of(), null, 2, 9))
+                .extracting(RoutesTest::links)
+                .containsExactly(List.of("s-hold", "hold-other"));
     }
 
     @Test
@@ -114,7 +144,7 @@ class RoutesTest {
                     slow);
             List<Double> best =
                     slow.stream().sorted(Comparator.reverseOrder()).limit(3).toList();
-            List<Double> fast = Routes.find(graph, everything(graph), chances, "s", to.id(), 3).stream()
+            List<Double> fast = Routes.find(graph, everything(graph), chances, "s", to.id(), 1, 3).stream()
                     .map(Route::chance)
                     .toList();
             assertThat(fast).as(to.id()).hasSameSizeAs(best);
@@ -178,7 +208,7 @@ class RoutesTest {
         MoveGraph graph = tiny.graph();
         Knowledge all = Knowledge.sameLevel(graph, Set.of("sweep", "choke"));
         Routes.Route route =
-                Routes.find(graph, all, link -> 0.5, "guard", null, 1).get(0);
+                Routes.find(graph, all, link -> 0.5, "guard", null, 1, 1).get(0);
         assertThat(route.costliest()).isEqualTo("finish");
         assertThat(route.legs()).extracting(Routes.Leg::stopped).containsExactly("guard", "guard");
         assertThat(route.legs()).extracting(Routes.Leg::cost).containsExactly(0.0, 1.9);

@@ -1,6 +1,7 @@
 package lynchet.format.csv;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What taking in a sheet would do, before it is done.
@@ -14,7 +15,7 @@ import java.util.List;
 public record Preview(
         String encoding,
         String delimiter,
-        String dates,
+        @Nullable String dates,
         boolean datesAmbiguous,
         List<String> ignored,
         int add,

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import lynchet.core.club.ClubMerge;
 import lynchet.core.rule.Breach;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a club's file holds.
@@ -13,4 +14,5 @@ import lynchet.core.rule.Breach;
  * @param merge what merging it would do, part by part; empty when it would not be merged
  * @param conflicts why it cannot be merged, at most fifty
  */
-public record Contents(String name, Map<String, Integer> things, List<ClubMerge.Count> merge, List<Breach> conflicts) {}
+public record Contents(
+        @Nullable String name, Map<String, Integer> things, List<ClubMerge.Count> merge, List<Breach> conflicts) {}

@@ -14,6 +14,7 @@ import lynchet.server.club.Edits;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -60,8 +61,8 @@ class EditController {
             String who,
             String kind,
             String id,
-            JsonNode before,
-            JsonNode after,
+            @Nullable JsonNode before,
+            @Nullable JsonNode after,
             List<String> fields) {}
 
     /** What was done to one thing, the newest first. */

@@ -2,6 +2,7 @@ package lynchet.server.house;
 
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.JsonSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.AnnotatedType;
@@ -10,15 +11,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import lynchet.core.rule.Limits;
+import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
-/** The API document: the same bytes wherever it is served, every property always there (it may be null). */
+/** The API document: the same bytes wherever it is served, every property always there, null only where it says so. */
 @Configuration
 class ApiDocument {
 
@@ -38,27 +41,50 @@ class ApiDocument {
             @SuppressWarnings("rawtypes")
             Map<String, Schema> schemas = new TreeMap<>(document.getComponents().getSchemas());
             schemas.values().forEach(ApiDocument::requireAll);
-            new SentRecords(handlers).all().forEach(record -> limits(schemas, record));
+            SpokenRecords spoken = new SpokenRecords(handlers);
+            spoken.sent().values().forEach(record -> each(schemas, record, ApiDocument::limit));
+            spoken.all().values().forEach(record -> each(schemas, record, ApiDocument::nullable));
             document.getComponents().setSchemas(schemas);
         };
     }
 
-    /** What is sent says how long its texts and lists may be. */
-    @SuppressWarnings("rawtypes")
-    private static void limits(Map<String, Schema> schemas, Class<?> record) {
+    private interface Say {
+        Schema<?> of(Schema<?> property, AnnotatedType type);
+    }
+
+    @SuppressWarnings({"rawtypes", "unchecked"})
+    private static void each(Map<String, Schema> schemas, Class<?> record, Say say) {
         Schema<?> schema = schemas.get(record.getSimpleName());
         if (schema == null || schema.getProperties() == null) {
             return;
         }
+        Map<String, Schema> properties = schema.getProperties();
         for (RecordComponent component : record.getRecordComponents()) {
-            Schema<?> property = (Schema<?>) schema.getProperties().get(component.getName());
-            if (property != null) {
-                limit(property, component.getAnnotatedType());
-            }
+            properties.computeIfPresent(
+                    component.getName(), (name, property) -> say.of(property, component.getAnnotatedType()));
         }
     }
 
-    private static void limit(Schema<?> property, AnnotatedType type) {
+    /** What may be null says so. */
+    @SuppressWarnings("unchecked")
+    private static Schema<?> nullable(Schema<?> property, AnnotatedType type) {
+        if (!type.isAnnotationPresent(Nullable.class)) {
+            return property;
+        }
+        if (property.get$ref() != null) {
+            return new JsonSchema().oneOf(List.of(property, new JsonSchema().types(Set.of("null"))));
+        }
+        if (property.getTypes() != null) {
+            property.addType("null");
+            if (property.getEnum() != null) {
+                ((Schema<Object>) property).addEnumItemObject(null);
+            }
+        }
+        return property;
+    }
+
+    /** What is sent says how long its texts and lists may be. */
+    private static Schema<?> limit(Schema<?> property, AnnotatedType type) {
         Limits.most(type).ifPresent(most -> {
             if (property.getItems() != null) {
                 property.setMaxItems(most);
@@ -69,6 +95,7 @@ class ApiDocument {
                 property.setMaxProperties(most);
             }
         });
+        return property;
     }
 
     @SuppressWarnings("unchecked")

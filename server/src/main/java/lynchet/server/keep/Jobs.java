@@ -12,6 +12,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.ProblemDetail;
@@ -70,9 +71,9 @@ public class Jobs {
             String stage,
             int done,
             int total,
-            Object best,
-            Object result,
-            ProblemDetail problem) {}
+            @Nullable Object best,
+            @Nullable Object result,
+            @Nullable ProblemDetail problem) {}
 
     private static final class Job {
         private volatile JobView view;

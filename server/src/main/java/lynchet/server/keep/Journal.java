@@ -10,6 +10,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import lynchet.format.Json;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -42,8 +43,8 @@ public class Journal {
             String what,
             String kind,
             String target,
-            String before,
-            String after) {}
+            @Nullable String before,
+            @Nullable String after) {}
 
     /** The header in which a write answers the id of its edit. */
     public static final String EDIT_HEADER = "Lynchet-Edit";

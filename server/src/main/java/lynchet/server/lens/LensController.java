@@ -28,6 +28,7 @@ import lynchet.server.keep.Refusal;
 import lynchet.server.map.IgnoredGapStore;
 import lynchet.server.people.People;
 import lynchet.server.round.RoundStore;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -104,14 +105,19 @@ class LensController {
      * @param rank the first rank at which all of it is taught; null when that never happens
      * @param illegalIn ids of the rulesets under which some of it is not legal
      */
-    record RouteView(Routes.Route route, String ladder, String rank, List<String> illegalIn) {}
+    record RouteView(
+            Routes.Route route, String ladder, @Nullable String rank, List<String> illegalIn) {}
 
-    /** The most likely routes from a position to another one or, with {@code end=any}, to any end. */
+    /**
+     * The most likely routes from a position to another one or, with {@code end=any}, to any end; {@code least} 2 leaves
+     * out what is one technique.
+     */
     @GetMapping("/routes")
     List<RouteView> routes(
             @RequestParam String from,
             @RequestParam(required = false) String to,
             @RequestParam(required = false) String end,
+            @RequestParam(defaultValue = "1") int least,
             @RequestParam(defaultValue = "5") int k,
             @RequestParam(required = false) String rank,
             @RequestParam(required = false) String student,
@@ -122,6 +128,12 @@ class LensController {
         if (k < 1 || k > MOST_ROUTES) {
             throw Refusal.bad("ROUTE_COUNT", "k", "Ask for 1 to " + MOST_ROUTES + " routes.");
         }
+        if (least < 1 || least > Routes.MOST_LEGS) {
+            throw Refusal.bad(
+                    "ROUTE_LENGTH",
+                    "least",
+                    "A route has 1 to " + Routes.MOST_LEGS + " techniques; ask for at least one.");
+        }
         Eyes eyes = eyes(rank, student, ruleset);
         GrapplingMap map = eyes.snapshot().map();
         for (String position : to == null ? List.of(from) : List.of(from, to)) {
@@ -131,7 +143,7 @@ class LensController {
         Ladder ladder = eyes.ladder() != null
                 ? eyes.ladder()
                 : taught.now().ladders().stream().findFirst().orElse(null);
-        return Routes.find(eyes.graph(), eyes.against(false), evidence::estimate, from, to, k).stream()
+        return Routes.find(eyes.graph(), eyes.against(false), evidence::estimate, from, to, least, k).stream()
                 .map(route -> new RouteView(
                         route,
                         ladder == null ? null : ladder.id(),

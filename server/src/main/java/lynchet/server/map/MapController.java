@@ -21,6 +21,7 @@ import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Refusal;
 import lynchet.server.round.RoundStore;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -52,7 +53,7 @@ class MapController {
     record MapView(long revision, MapData map, Map<String, Double> centrality) {}
 
     /** One way the technique is used, with how well it works; {@code when} null: on one's own initiative. */
-    record Use(String link, String from, String when, String to, Chance chance) {}
+    record Use(String link, String from, @Nullable String when, String to, Chance chance) {}
 
     record TechniqueCard(Technique technique, List<Caution> cautions, List<Use> uses) {}
 

@@ -6,6 +6,7 @@ import java.util.List;
 import lynchet.core.people.Restriction;
 import lynchet.core.people.Student;
 import lynchet.server.keep.Remembered;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,7 +28,12 @@ public class Names {
      * @param limits what must not be done with them today; nothing for a viewer
      */
     record Name(
-            String id, String name, String calledBy, String card, List<String> tracks, List<Restriction.Kind> limits) {}
+            String id,
+            String name,
+            String calledBy,
+            @Nullable String card,
+            List<String> tracks,
+            List<Restriction.Kind> limits) {}
 
     @Transactional(readOnly = true)
     List<Name> all(LocalDate today, boolean open) {

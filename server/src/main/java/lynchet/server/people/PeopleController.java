@@ -21,6 +21,7 @@ import lynchet.server.keep.ETags;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
 import lynchet.server.mat.MarkStore;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -61,7 +62,12 @@ class PeopleController {
      * @param rusty passed techniques that have faded
      * @param readiness towards the next rank of the first ladder; null when none is held
      */
-    record RosterRow(Student student, List<HeldRank> ranks, LocalDate lastSeen, int rusty, Readiness readiness) {}
+    record RosterRow(
+            Student student,
+            List<HeldRank> ranks,
+            @Nullable LocalDate lastSeen,
+            int rusty,
+            @Nullable Readiness readiness) {}
 
     /** A page of the roster, and how many people there are in all. */
     record RosterPage(long total, int page, int size, List<RosterRow> rows) {}
@@ -73,7 +79,7 @@ class PeopleController {
             List<LadderProgress> ladders,
             Map<String, Soil> soil,
             Map<String, Soil> techniques,
-            LocalDate lastSeen,
+            @Nullable LocalDate lastSeen,
             List<Mark> marks) {}
 
     record LadderProgress(String ladder, String rank, List<Progress.GroupProgress> groups) {}

@@ -1,0 +1,51 @@
+package lynchet.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.TreeMap;
+import lynchet.format.Json;
+import tools.jackson.databind.JsonNode;
+
+/** Every read that the committed API document knows, at something that the demo has. */
+final class EveryRead {
+
+    private EveryRead() {}
+
+    static JsonNode document() {
+        try {
+            return Json.mapper().readTree(Files.readString(Path.of("../web/openapi.json")));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Where to ask, and the path in the document that it stands for. */
+    static Map<String, String> addresses(String student) {
+        Map<String, String> addresses = new TreeMap<>();
+        String card = RunningClub.as("head")
+                .get("/api/people/" + student)
+                .json()
+                .path("card")
+                .asString("");
+        document().path("paths").properties().forEach(path -> {
+            if (path.getValue().has("get")) {
+                String there = path.getKey()
+                        .replace("/people/{id}", "/people/" + student)
+                        .replace("/ladders/{id}", "/ladders/adult")
+                        .replace("/classes/{id}", "/classes/fundamentals-" + RunningClub.TODAY)
+                        .replace("{card}", card)
+                        .replace("{kind}", "roster")
+                        .replace("{id}", "closed-guard");
+                there += there.endsWith("/promotions") || there.endsWith("/evidence") || there.endsWith("/ignored")
+                        ? "?student=" + student
+                        : "";
+                there += there.endsWith("/people") ? "?size=200" : "";
+                addresses.put(there, path.getKey());
+            }
+        });
+        return addresses;
+    }
+}

@@ -25,7 +25,7 @@ public final class RunningClub implements BeforeAllCallback {
     }
 
     /** One more demo club, for a test that leaves nothing as it was; the test closes it. */
-    static ConfigurableApplicationContext another() {
+    public static ConfigurableApplicationContext another() {
         return SpringApplication.run(
                 LynchetServer.class,
                 "--server.port=0",
@@ -34,8 +34,13 @@ public final class RunningClub implements BeforeAllCallback {
                 "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1");
     }
 
+    /** Somebody who has not signed in to a club. */
+    public static HttpUser strangerOf(ConfigurableApplicationContext club) {
+        return new HttpUser(port(club));
+    }
+
     /** The head coach of a club, signed in. */
-    static HttpUser head(ConfigurableApplicationContext club) {
+    public static HttpUser head(ConfigurableApplicationContext club) {
         HttpUser user = new HttpUser(port(club));
         user.signIn("head", "saltmarsh");
         return user;

@@ -24,7 +24,7 @@ public record Student(
         @Most(40) String calledBy,
         @Most(40) @Nullable String card,
         @Nullable LocalDate born,
-        @Nullable LocalDate joined,
+        LocalDate joined,
         @Nullable LocalDate left,
         @Nullable Double weightKg,
         @Nullable LocalDate weighed,
@@ -37,7 +37,7 @@ public record Student(
         @Most(200) List<Hold> holds,
         @Most(200) List<Restriction> restrictions,
         List<String> keepApart,
-        @Most(2000) @Nullable String notes) {
+        @Most(2000) String notes) {
 
     public Student {
         Say.id("a student", id);

@@ -55,6 +55,16 @@ public class OneThing {
         return there(changed.after(), part, id);
     }
 
+    /** Takes a thing out, if nothing that stays names it. */
+    public <T> void remove(Part<T> part, String id, String tag) {
+        edits.taught(club -> {
+            ETags.match(tag, there(club, part, id), id);
+            return club.changing(part, all -> all.stream()
+                    .filter(one -> !part.idOf(one).equals(id))
+                    .toList());
+        });
+    }
+
     private static <T> T there(Club club, Part<T> part, String id) {
         T present = find(club, part, id);
         if (present == null) {

@@ -1,12 +1,14 @@
 package lynchet.server.house;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.Instant;
 
-/** Somebody who signs in. */
+/** Somebody who signs in. Until its one-time link is used an account has no password, and nobody can sign in with it. */
 @Entity
 @Table(name = "account")
 class Account {
@@ -19,8 +21,18 @@ class Account {
     @Enumerated(EnumType.STRING)
     private Role role;
 
+    private String person;
+
+    @Column(name = "is_off")
+    private boolean isOff;
+
+    private String link;
+
+    private Instant linkUntil;
+
     protected Account() {}
 
+    /** @param password its digest; null: none yet */
     Account(String name, String password, Role role) {
         this.name = name;
         this.password = password;
@@ -37,5 +49,37 @@ class Account {
 
     Role role() {
         return role;
+    }
+
+    /** Id of the person whose account it is; null: not said. */
+    String person() {
+        return person;
+    }
+
+    boolean isOff() {
+        return isOff;
+    }
+
+    /** Until when its one-time link holds; null: there is none. */
+    Instant linkUntil() {
+        return linkUntil;
+    }
+
+    void become(Role newRole, String newPerson, boolean off) {
+        role = newRole;
+        person = newPerson;
+        isOff = off;
+    }
+
+    /** @param digest of the link; it replaces one that was given before */
+    void give(String digest, Instant until) {
+        link = digest;
+        linkUntil = until;
+    }
+
+    /** Sets the password; a link that was open is used up. */
+    void secure(String digest) {
+        password = digest;
+        give(null, null);
     }
 }

@@ -38,8 +38,17 @@ class Guard {
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository sessions, ProblemWriter problems)
             throws Exception {
         http.authorizeHttpRequests(may -> may.requestMatchers(
-                                "/api/session", "/api/session/first", "/api/session/welcome", "/actuator/health")
+                                "/api/session",
+                                "/api/session/first",
+                                "/api/session/welcome",
+                                "/api/session/link",
+                                "/api/session/link/look",
+                                "/actuator/health")
                         .permitAll()
+                        .requestMatchers("/api/session/**")
+                        .authenticated()
+                        .requestMatchers("/api/accounts/**")
+                        .hasRole(Role.HEAD.name())
                         .requestMatchers(GET, "/api/archive")
                         .hasRole(Role.HEAD.name())
                         .requestMatchers("/api/archive/**", "/api/imports/**", "/api/csv/**", "/api/library/**")

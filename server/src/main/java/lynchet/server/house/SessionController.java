@@ -4,12 +4,14 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.util.List;
+import lynchet.core.rule.Most;
 import lynchet.core.safety.Cautions;
 import lynchet.server.club.ClubSettings;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Refusal;
 import lynchet.starter.StarterChoice;
 import lynchet.starter.demo.DemoClub;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -25,6 +27,7 @@ import org.springframework.security.web.csrf.CsrfAuthenticationStrategy;
 import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -38,6 +41,7 @@ class SessionController {
     private final Accounts accounts;
     private final ClubSettings club;
     private final SignInBrake brake;
+    private final OpenSessions open;
     private final Durable durable;
     private final SecurityContextRepository sessions;
     private final SessionAuthenticationStrategy renewToken =
@@ -48,31 +52,38 @@ class SessionController {
             Accounts accounts,
             ClubSettings club,
             SignInBrake brake,
+            OpenSessions open,
             Durable durable,
             SecurityContextRepository sessions,
             @Value("${lynchet.demo}") boolean demo) {
         this.accounts = accounts;
         this.club = club;
         this.brake = brake;
+        this.open = open;
         this.durable = durable;
         this.sessions = sessions;
         this.demo = demo;
     }
 
-    record SignIn(String name, String password) {}
+    record SignIn(String name, @Most(200) String password) {}
 
     /** @param library what the club begins with; null: the whole library */
-    record First(String code, String name, String password, String club, StarterChoice library) {}
+    record First(
+            String code,
+            String name,
+            @Most(200) String password,
+            String club,
+            @Nullable StarterChoice library) {}
 
     record Session(String name, Role role, String club) {}
 
     /** Who is signed in, or null; and what the sign-in page needs to know. */
     record Welcome(
-            Session session,
+            @Nullable Session session,
             String club,
             boolean first,
             List<String> demoAccounts,
-            String demoPassword,
+            @Nullable String demoPassword,
             String responsibility) {}
 
     @GetMapping
@@ -144,12 +155,57 @@ class SessionController {
         return ResponseEntity.noContent().build();
     }
 
+    /** @param link the last part of the address that the head coach gave */
+    record Opened(String link) {}
+
+    record Chosen(String link, @Most(200) String password) {}
+
+    record Changed(@Most(200) String old, @Most(200) String password) {}
+
+    /** Whose account a one-time link opens, while it works. */
+    @PostMapping("/link/look")
+    Accounts.AccountView look(@RequestBody Opened opened) {
+        return accounts.opened(opened.link());
+    }
+
+    /** Chooses a password by a one-time link, and signs in. */
+    @PostMapping("/link")
+    Session choose(@RequestBody Chosen chosen, HttpServletRequest request, HttpServletResponse response) {
+        Accounts.AccountView account = durable.write(() -> accounts.enter(chosen.link(), chosen.password()));
+        return enter(account.name(), account.role(), request, response);
+    }
+
+    /** Changes one's own password; one's other sessions end. */
+    @PostMapping("/password")
+    ResponseEntity<Void> password(@RequestBody Changed changed, Authentication who, HttpServletRequest request) {
+        durable.write(() -> {
+            accounts.changePassword(who.getName(), changed.old(), changed.password());
+            return null;
+        });
+        open.endOthers(who.getName(), request.getSession());
+        return ResponseEntity.noContent().build();
+    }
+
+    /** Where one is signed in, the latest first. */
+    @GetMapping("/mine")
+    List<OpenSessions.SessionView> mine(Authentication who, HttpServletRequest request) {
+        return open.of(who.getName(), request.getSession());
+    }
+
+    /** Ends one of one's own sessions. */
+    @DeleteMapping("/mine/{id}")
+    ResponseEntity<Void> end(@PathVariable String id, Authentication who) {
+        open.end(who.getName(), id);
+        return ResponseEntity.noContent().build();
+    }
+
     /** Begins a session with a new id and a new CSRF token. */
     private Session enter(String name, Role role, HttpServletRequest request, HttpServletResponse response) {
         Authentication authentication = UsernamePasswordAuthenticationToken.authenticated(
                 name, null, List.of(new SimpleGrantedAuthority("ROLE_" + role)));
         request.getSession(true);
         request.changeSessionId();
+        open.begun(request.getSession(), name, request.getHeader("User-Agent"));
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(authentication);
         SecurityContextHolder.setContext(context);

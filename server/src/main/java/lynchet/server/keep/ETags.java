@@ -1,8 +1,5 @@
 package lynchet.server.keep;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import lynchet.format.Json;
 import org.springframework.http.HttpStatus;
@@ -14,13 +11,7 @@ public final class ETags {
     private ETags() {}
 
     public static String of(Object value) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256")
-                    .digest(Json.write(value).getBytes(StandardCharsets.UTF_8));
-            return '"' + HexFormat.of().formatHex(digest, 0, 10) + '"';
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return '"' + HexFormat.of().formatHex(Sha256.of(Json.write(value)), 0, 10) + '"';
     }
 
     /** The value with its tag. */

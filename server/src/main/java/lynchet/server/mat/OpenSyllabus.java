@@ -1,8 +1,5 @@
 package lynchet.server.mat;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -21,6 +18,7 @@ import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.format.Json;
 import lynchet.server.club.Snapshot;
+import lynchet.server.keep.Sha256;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -156,12 +154,7 @@ public class OpenSyllabus {
         }
 
         private static String digest(String text) {
-            try {
-                byte[] bytes = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
-                return HexFormat.of().formatHex(bytes);
-            } catch (NoSuchAlgorithmException e) {
-                throw new IllegalStateException(e);
-            }
+            return HexFormat.of().formatHex(Sha256.of(text));
         }
 
         /** Changes whenever the rank asks for something else; null: there is no such rank. */

@@ -1,0 +1,71 @@
+package lynchet.server.house;
+
+import java.util.List;
+import lynchet.server.house.Accounts.AccountView;
+import lynchet.server.house.Accounts.Given;
+import lynchet.server.keep.Durable;
+import lynchet.server.keep.Refusal;
+import lynchet.server.people.People;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The accounts of the house, for the head coach. */
+@RestController
+@RequestMapping("/api/accounts")
+class AccountController {
+
+    private final Accounts accounts;
+    private final People people;
+    private final Durable durable;
+
+    AccountController(Accounts accounts, People people, Durable durable) {
+        this.accounts = accounts;
+        this.people = people;
+        this.durable = durable;
+    }
+
+    /** @param person id of the person whose account it is; null: not said */
+    record NewAccount(String name, Role role, @Nullable String person) {}
+
+    record AccountChange(Role role, @Nullable String person, boolean isOff) {}
+
+    @GetMapping
+    List<AccountView> all() {
+        return accounts.all();
+    }
+
+    /** Makes an account; its owner chooses the password by the link in the answer. */
+    @PostMapping
+    Given add(@RequestBody NewAccount account) {
+        known(account.person());
+        return durable.write(() -> accounts.add(account.name(), account.role(), account.person()));
+    }
+
+    @PutMapping("/{name}")
+    AccountView change(@PathVariable String name, @RequestBody AccountChange change) {
+        known(change.person());
+        return durable.writeAlone(() -> accounts.change(name, change.role(), change.person(), change.isOff()));
+    }
+
+    /** A new one-time link; the one that was given before no longer works. */
+    @PostMapping("/{name}/link")
+    Given link(@PathVariable String name) {
+        return durable.write(() -> accounts.link(name));
+    }
+
+    private void known(String person) {
+        if (person != null) {
+            try {
+                people.one(person);
+            } catch (Refusal missing) {
+                throw Refusal.bad("PERSON", "/person", "There is nobody with the id " + person + ".");
+            }
+        }
+    }
+}

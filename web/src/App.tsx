@@ -19,12 +19,18 @@ const ChainEditorPage = lazy(() =>
 const RanksPage = lazy(() => import('./rank/RanksPage').then((m) => ({ default: m.RanksPage })));
 const RankPage = lazy(() => import('./rank/RankPage').then((m) => ({ default: m.RankPage })));
 const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.MatPage })));
+const PlanPage = lazy(() => import('./mat/PlanPage').then((m) => ({ default: m.PlanPage })));
+const WeekPage = lazy(() => import('./mat/WeekPage').then((m) => ({ default: m.WeekPage })));
 const PeoplePage = lazy(() => import('./people/PeoplePage').then((m) => ({ default: m.PeoplePage })));
+const PersonPage = lazy(() => import('./people/PersonPage').then((m) => ({ default: m.PersonPage })));
 const StudentPage = lazy(() => import('./people/StudentPage').then((m) => ({ default: m.StudentPage })));
 const SignInAgain = lazy(() => import('./session/SignInAgain').then((m) => ({ default: m.SignInAgain })));
+const Enter = lazy(() => import('./session/Enter').then((m) => ({ default: m.Enter })));
 const HousePage = lazy(() => import('./house/HousePage').then((m) => ({ default: m.HousePage })));
 const ClubRoom = lazy(() => import('./house/ClubRoom').then((m) => ({ default: m.ClubRoom })));
 const ExchangeRoom = lazy(() => import('./house/ExchangeRoom').then((m) => ({ default: m.ExchangeRoom })));
+const AccountsRoom = lazy(() => import('./house/AccountsRoom').then((m) => ({ default: m.AccountsRoom })));
+const TracksRoom = lazy(() => import('./house/TracksRoom').then((m) => ({ default: m.TracksRoom })));
 const LibraryRoom = lazy(() => import('./house/LibraryRoom').then((m) => ({ default: m.LibraryRoom })));
 
 export function App() {
@@ -46,6 +52,12 @@ export function App() {
     ) : (
       <Waiting height="90vh" />
     );
+  if (pathname === '/enter')
+    return (
+      <Suspense fallback={<Waiting height="90vh" />}>
+        <Enter welcome={welcome.data} />
+      </Suspense>
+    );
   const session = signedIn ?? was;
   if (!session) return <SignIn welcome={welcome.data} />;
   return (
@@ -66,11 +78,17 @@ export function App() {
             <Route path="/ranks" element={<RanksPage />} />
             <Route path="/ranks/:ladder/:rank" element={<RankPage />} />
             <Route path="/mat" element={<MatPage />} />
+            <Route path="/mat/week" element={<WeekPage />} />
+            <Route path="/mat/:id/plan" element={<PlanPage />} />
             <Route path="/mat/:id" element={<MatPage />} />
             <Route path="/people" element={<PeoplePage />} />
+            <Route path="/people/new" element={<PersonPage />} />
+            <Route path="/people/:id/change" element={<PersonPage />} />
             <Route path="/people/:id" element={<StudentPage />} />
             <Route path="/house" element={<HousePage />}>
               <Route index element={<ClubRoom />} />
+              <Route path="tracks" element={<TracksRoom />} />
+              <Route path="accounts" element={<AccountsRoom />} />
               <Route path="exchange" element={<ExchangeRoom />} />
               <Route path="library" element={<LibraryRoom />} />
             </Route>

@@ -1,10 +1,12 @@
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { today } from '../ui/words';
 import { type Problem, read, readTagged } from './client';
 import type {
   Calendar,
   ChainView,
   ClassSheet,
   DecisionTable,
+  DrillShape,
   Edited,
   Finding,
   Fitting,
@@ -25,8 +27,11 @@ import type {
   RosterPage,
   RouteView,
   Stage,
+  Student,
   Technique,
   TechniqueCard,
+  Tracks,
+  TrainingClass,
   Welcome,
   Word,
 } from './types';
@@ -277,6 +282,18 @@ export const useHolding = () =>
     queryFn: () => read('/people/ranks'),
   });
 
+/** One person as they can be changed. */
+export const usePerson = (id: string | null) =>
+  useQuery<{ value: Student; tag: string }>({
+    queryKey: ['people', id, 'form'],
+    queryFn: () => readTagged(`/people/${id}`),
+    enabled: id !== null,
+    gcTime: 0,
+  });
+
+/** The tracks with the tag of each. */
+export const useTracks = () => useQuery<Tracks>({ queryKey: ['tracks'], queryFn: () => read('/tracks') });
+
 export const useProgress = (student: string | null) =>
   useQuery<ProgressView>({
     queryKey: ['people', student, 'progress'],
@@ -292,6 +309,36 @@ export const useReadiness = (student: string) =>
 
 export const useCalendar = () =>
   useQuery<Calendar>({ queryKey: ['classes'], queryFn: () => read('/classes') });
+
+/** The day it is in the house; until that is read, the day it is on this device. */
+export const useToday = () => useCalendar().data?.today ?? today();
+
+/** The classes from a day to a day, kept and given by the weekly times. */
+export const useDays = (from: string, to: string) =>
+  useQuery<Calendar>({
+    queryKey: ['classes', 'days', from, to],
+    queryFn: () => read(`/classes?from=${from}&to=${to}`),
+    placeholderData: keepPreviousData,
+  });
+
+/** A class as it can be planned. */
+export const usePlan = (id: string | null) =>
+  useQuery<{ value: TrainingClass; tag: string }>({
+    queryKey: ['classes', id, 'plan'],
+    queryFn: () => readPlan(id ?? ''),
+    enabled: id !== null,
+    gcTime: 0,
+  });
+
+/** A class with its tag; it is read as part of its sheet. */
+export async function readPlan(id: string): Promise<{ value: TrainingClass; tag: string }> {
+  const { value, tag } = await readTagged<ClassSheet>(`/classes/${id}`);
+  return { value: value.training, tag };
+}
+
+/** The ways of drilling that a coach may take into a class. */
+export const useDrills = () =>
+  useQuery<DrillShape[]>({ queryKey: ['drills'], queryFn: () => read('/drills'), staleTime: 60_000 });
 
 export const useClassSheet = (id: string | undefined) =>
   useQuery<ClassSheet>({

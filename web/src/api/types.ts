@@ -33,8 +33,13 @@ export type Readiness = S['Readiness'];
 export type ProgressView = S['ProgressView'];
 export type Calendar = S['Calendar'];
 export type ClassSheet = S['ClassSheet'];
+export type Track = S['Track'];
+export type Slot = S['Slot'];
+export type Tracks = S['Tracks'];
+export type Promotion = S['Promotion'];
 export type TrainingClass = S['TrainingClass'];
 export type Block = S['Block'];
+export type DrillShape = S['DrillShape'];
 export type Attendance = S['Attendance'];
 export type PracticeEntry = S['PracticeEntry'];
 export type Mark = S['Mark'];
@@ -54,6 +59,10 @@ export type RouteView = S['RouteView'];
 export type Word = S['Word'];
 
 export type Welcome = S['Welcome'];
+export type AccountView = S['AccountView'];
+export type Given = S['Given'];
+export type SessionView = S['SessionView'];
+export type Role = Session['role'];
 
 export type Edited = S['Edited'];
 export type Merged = S['Merged'];

@@ -16,9 +16,12 @@ type Props<T extends { id: string }> = {
   done: string;
   /** Reads what stands there now, if it is not read from its place. */
   current?: () => Promise<{ value: T; tag: string }>;
-  onDone: () => void;
+  /** Told of what is kept now; null: it is retired. */
+  onDone: (kept: T | null) => void;
   onCancel: () => void;
   children: ReactNode;
+  /** What the button says that goes away without saving. */
+  leave?: string;
   /** What retiring it says; left out where it cannot be retired. */
   retired?: string;
 };
@@ -45,8 +48,9 @@ export function EditForm<T extends { id: string }>(props: Props<T>) {
       toFirstError();
       return;
     }
-    if (await edit.save({ place, body, tag: withTag, done })) {
-      onDone();
+    const kept = await edit.save({ place, body, tag: withTag, done });
+    if (kept) {
+      onDone(kept);
       return;
     }
     toFirstError();
@@ -54,7 +58,7 @@ export function EditForm<T extends { id: string }>(props: Props<T>) {
   };
   const retire = async () => {
     if (!retired || tag === null) return;
-    if (await edit.retire(place, body.id, theirs?.tag ?? tag, retired)) onDone();
+    if (await edit.retire(place, body.id, theirs?.tag ?? tag, retired)) onDone(null);
     else setTheirs(await current().catch(() => null));
   };
   return (
@@ -92,7 +96,7 @@ export function EditForm<T extends { id: string }>(props: Props<T>) {
           Save
         </Button>
         <Button variant="default" onClick={onCancel}>
-          Leave it
+          {props.leave ?? 'Leave it'}
         </Button>
         {tag !== null && (
           <Button variant="default" aria-expanded={history} onClick={() => setHistory(!history)}>

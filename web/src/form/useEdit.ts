@@ -40,10 +40,10 @@ const at = (place: Place): Where => PLACES[place];
 export const readFrom = (place: Place, id: string) =>
   `${at(place).read ?? at(place).path}/${encodeURIComponent(id)}`;
 
-type Save = {
+type Save<T> = {
   place: Place;
   /** The thing as it was typed. */
-  body: { id: string };
+  body: T;
   /** The tag of what was changed; null: it is new. */
   tag: string | null;
   done: string;
@@ -88,17 +88,17 @@ export function useEdit(onRefused?: (problem: Problem) => void) {
   const changed = useChanged();
   const undo = useUndo();
 
-  const attempt = async (work: () => Promise<void>): Promise<boolean> => {
+  /** What came of it; null: it was refused, and the problem says why. */
+  const attempt = async <R>(work: () => Promise<R>): Promise<R | null> => {
     setSaving(true);
     setProblem(null);
     try {
-      await work();
-      return true;
+      return await work();
     } catch (error) {
       const problem = error instanceof Problem ? error : new Problem(0, 'BROKEN', String(error));
       setProblem(problem);
       onRefused?.(problem);
-      return false;
+      return null;
     } finally {
       setSaving(false);
     }
@@ -112,24 +112,27 @@ export function useEdit(onRefused?: (problem: Problem) => void) {
     problem,
     saving,
     forget: () => setProblem(null),
-    save: ({ place, body, tag, done }: Save) =>
+    save: <T extends { id: string }>({ place, body, tag, done }: Save<T>) =>
       attempt(async () => {
         const { path, isPut } = at(place);
-        const { edit } = await (tag === null && !isPut
-          ? sendEdit('POST', path, body)
-          : sendEdit('PUT', `${path}/${body.id}`, body, tag ?? undefined));
+        const { edit, value } = await (tag === null && !isPut
+          ? sendEdit<T>('POST', path, body)
+          : sendEdit<T>('PUT', `${path}/${body.id}`, body, tag ?? undefined));
         await told(place, edit, done);
+        return value;
       }),
     retire: (place: Place, id: string, tag: string, done: string) =>
       attempt(async () => {
         const { edit } = await sendEdit('DELETE', `${at(place).path}/${id}`, undefined, tag);
         await told(place, edit, done);
+        return true;
       }),
     merge: (id: string, into: string, done: string) =>
       attempt(async () => {
         const merged = await send<Merged>('POST', `/map/techniques/${id}/merge`, { into });
         await changed(MAP);
         say.done(done, () => undo(merged.edit));
+        return true;
       }),
   };
 }

@@ -5,6 +5,7 @@ import { send } from '../api/client';
 import { useSession } from '../api/queries';
 import { keysAreOn, switchKeys } from '../frame/keys';
 import { useOutbox } from '../record/Recording';
+import { OwnAccount } from './OwnAccount';
 
 /** Who is signed in; looks and keys. */
 export function ClubRoom() {
@@ -30,6 +31,7 @@ export function ClubRoom() {
           Sign out
         </Button>
       </section>
+      <OwnAccount />
       <section>
         <h2>Looks and keys</h2>
         <SegmentedControl

@@ -10,6 +10,8 @@ export function HousePage() {
     { to: '/house', label: 'Club and looks' },
     ...(session.data?.role === 'HEAD'
       ? [
+          { to: '/house/tracks', label: 'Tracks and times' },
+          { to: '/house/accounts', label: 'Accounts' },
           { to: '/house/exchange', label: 'Import and export' },
           { to: '/house/library', label: 'The library' },
         ]

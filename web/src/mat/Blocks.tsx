@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core';
+import { Link } from 'react-router';
 import { newId } from '../api/client';
 import type { MapIndex } from '../api/queries';
 import type { Block, ClassSheet } from '../api/types';
@@ -13,7 +14,27 @@ type Props = { map: MapIndex; sheet: ClassSheet; readOnly: boolean };
 export function Blocks({ map, sheet, readOnly }: Props) {
   return (
     <>
-      <h2>{sheet.training.theme}</h2>
+      <div className={classes.planned}>
+        <h2>{sheet.training.theme}</h2>
+        {!readOnly && sheet.training.blocks.length > 0 && (
+          <Button component={Link} to={`/mat/${sheet.training.id}/plan`} variant="default" size="compact-md">
+            Change the plan
+          </Button>
+        )}
+      </div>
+      {sheet.training.cancelled && (
+        <p className={classes.forbid}>Called off: nobody trains, nothing counts.</p>
+      )}
+      {sheet.training.blocks.length === 0 && (
+        <div className={classes.unplanned}>
+          <p>Nothing is planned for this class. People can be checked in and marked all the same.</p>
+          {!readOnly && (
+            <Button component={Link} to={`/mat/${sheet.training.id}/plan`} size="md">
+              Plan it
+            </Button>
+          )}
+        </div>
+      )}
       <ol className={classes.blocks}>
         {sheet.training.blocks.map((block) => (
           <BlockLine key={block.id} {...{ map, sheet, block, readOnly }} />

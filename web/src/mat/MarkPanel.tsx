@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, Select } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
 import { newId } from '../api/client';
 import type { MapIndex } from '../api/queries';
@@ -17,7 +17,7 @@ const ROLES = { PERFORMER: 'Performer', RECEIVER: 'Receiver' } as const;
 export function MarkPanel({ map, sheet, student }: Props) {
   const drilled = [...new Set(sheet.training.blocks.flatMap((b) => b.technique ?? []))];
   const [subject, setSubject] = useState(
-    drilled.find((t) => map.technique.get(t)?.family !== 'BREAKFALL') ?? drilled[0],
+    drilled.find((t) => map.technique.get(t)?.family !== 'BREAKFALL') ?? drilled[0] ?? '',
   );
   const [side, setSide] = useState<keyof typeof SIDES>('BOTH');
   const [role, setRole] = useState<keyof typeof ROLES>('PERFORMER');
@@ -27,7 +27,32 @@ export function MarkPanel({ map, sheet, student }: Props) {
   const say = useNotices();
   const technique = map.technique.get(subject);
   if (!student) return <p className={classes.hint}>Tap the person you watched.</p>;
-  if (!technique) return <p className={classes.hint}>This class has no technique to mark.</p>;
+  const choose = (id: string) => {
+    setSubject(id);
+    setFaults([]);
+  };
+  const another = (
+    <Select
+      className={classes.another}
+      aria-label="Another technique"
+      placeholder="Another technique"
+      searchable
+      limit={60}
+      data={map.data.techniques
+        .filter((t) => !t.retired && !drilled.includes(t.id))
+        .map((t) => ({ value: t.id, label: t.name }))}
+      value={drilled.includes(subject) ? null : subject}
+      onChange={(id) => id && choose(id)}
+    />
+  );
+  if (!technique)
+    return (
+      <>
+        <h2>{student.name}</h2>
+        <p className={classes.hint}>Nothing is planned for this class. What did you watch?</p>
+        {another}
+      </>
+    );
   const version = sheet.training.blocks.find((b) => b.technique === subject)?.version ?? undefined;
 
   const mark = async (passed: boolean) => {
@@ -60,11 +85,12 @@ export function MarkPanel({ map, sheet, student }: Props) {
       <h2>{student.name}</h2>
       <Choices label="Technique">
         {drilled.map((id) => (
-          <Choice key={id} on={id === subject} onClick={() => setSubject(id)}>
+          <Choice key={id} on={id === subject} onClick={() => choose(id)}>
             {map.technique.get(id)?.name}
           </Choice>
         ))}
       </Choices>
+      {another}
       <Choices label="Side">
         {technique.sided &&
           Object.entries(SIDES).map(([value, label]) => (

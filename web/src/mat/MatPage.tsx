@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { newId } from '../api/client';
 import { useCalendar, useClassSheet, useMap, useNames, useSession } from '../api/queries';
 import type { ClassSheet, Name } from '../api/types';
+import { NEW } from '../form/fields';
 import { PageHead, tonight } from '../frame/PageHead';
 import { withWaiting } from '../record/overlay';
 import { useRecord, useWaiting } from '../record/Recording';
@@ -28,6 +29,9 @@ export function MatPage() {
         return (
           <>
             <PageHead title="Mat" mat={false}>
+              <Button component={Link} to="/mat/week" variant="default">
+                The week
+              </Button>
               <nav className={classes.tabs} aria-label="Today's classes">
                 {today.classes.map((c) => (
                   <Link key={c.id} to={`/mat/${c.id}`} aria-current={c.id === chosen ? 'page' : undefined}>
@@ -41,9 +45,18 @@ export function MatPage() {
             ) : (
               <Empty
                 title="No class today"
-                steps={[{ label: 'Bring classes from a file', to: '/house/exchange' }]}
+                steps={
+                  today.tracks.length === 0
+                    ? [{ label: 'Add a track with its weekly times', to: '/house/tracks' }]
+                    : [
+                        { label: 'Make a class for today', to: `/mat/${NEW}/plan` },
+                        { label: 'Look at the week', to: '/mat/week' },
+                      ]
+                }
               >
-                Today has no class in the calendar.
+                {today.tracks.length === 0
+                  ? 'Classes come from tracks: juniors on Tuesdays at five, and so on.'
+                  : 'Today has no class in the calendar.'}
               </Empty>
             )}
           </>
@@ -111,7 +124,8 @@ function Evening({ sheet: kept, people }: { sheet: ClassSheet; people: Name[] })
       <section className={classes.people} aria-label="People">
         <div className={classes.bar}>
           <strong>
-            {date(training.date)}, {time(training.start)} · {training.area}
+            {date(training.date)}, {time(training.start)}
+            {training.area && ` · ${training.area}`}
           </strong>
           <span className={classes.count}>{sheet.attendance.length} here</span>
           {mayWrite && mode === 'here' && <CardField onCard={onCard} />}
@@ -140,7 +154,9 @@ function Evening({ sheet: kept, people }: { sheet: ClassSheet; people: Name[] })
           <p className={classes.hint}>
             {mode === 'mark'
               ? 'Check people in first; then they can be marked.'
-              : 'Nobody is on this track yet.'}
+              : everyone
+                ? 'Nobody trains here yet.'
+                : 'Nobody is on this track yet. “Everyone” shows all who train here.'}
           </p>
         )}
       </section>

@@ -3,7 +3,7 @@ import { useDebouncedValue } from '@mantine/hooks';
 import { createColumnHelper, getCoreRowModel, type SortingState, useReactTable } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { type RosterWanted, useLadders, useRoster } from '../api/queries';
+import { type RosterWanted, useLadders, useRoster, useSession } from '../api/queries';
 import type { LadderView, RosterRow } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Belt } from '../ui/Belt';
@@ -18,9 +18,16 @@ const NOBODY: RosterRow[] = [];
 
 export function PeoplePage() {
   const ladders = useLadders();
+  const isHead = useSession().data?.role === 'HEAD';
   return (
     <>
-      <PageHead title="People" />
+      <PageHead title="People">
+        {isHead && (
+          <Button component={Link} to="/people/new">
+            Add people
+          </Button>
+        )}
+      </PageHead>
       <Loaded query={ladders}>{(views) => <Roster views={views} />}</Loaded>
     </>
   );
@@ -52,7 +59,10 @@ function Roster({ views }: { views: LadderView[] }) {
     return (
       <Empty
         title="Nobody here yet"
-        steps={[{ label: 'Bring people in from a spreadsheet', to: '/house/exchange' }]}
+        steps={[
+          { label: 'Add the first people', to: '/people/new' },
+          { label: 'Bring them in from a spreadsheet', to: '/house/exchange' },
+        ]}
       >
         Everybody who trains here, with their belt, when they were last seen and what is next.
       </Empty>

@@ -1,6 +1,15 @@
+import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { type MapIndex, useChains, useLadders, useMap, useProgress, useReadiness } from '../api/queries';
+import {
+  type MapIndex,
+  useChains,
+  useLadders,
+  useMap,
+  useProgress,
+  useReadiness,
+  useSession,
+} from '../api/queries';
 import type { LadderView, ProgressView, Readiness } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Hillside } from '../map/Hillside';
@@ -35,6 +44,7 @@ export function StudentPage() {
 
 function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapIndex; ladders: LadderView[] }) {
   const readiness = useReadiness(view.student.id);
+  const isHead = useSession().data?.role === 'HEAD';
   const navigate = useNavigate();
   const [only, setOnly] = useState<string | null>(null);
   const { student } = view;
@@ -51,6 +61,11 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
           {rank?.name} since {held && date(held.since)} ·{' '}
           {view.lastSeen ? `last seen ${date(view.lastSeen)}` : 'not seen yet'}
         </span>
+        {isHead && (
+          <Button component={Link} to={`/people/${student.id}/change`} variant="default">
+            Change
+          </Button>
+        )}
         <Link to={`/map?eyes=student:${student.id}`}>On the map</Link>
       </PageHead>
       <div className={classes.columns}>

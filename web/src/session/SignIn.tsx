@@ -1,8 +1,8 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Welcome } from '../api/types';
+import { Doorway } from './Doorway';
 import { EnterForm } from './EnterForm';
-import classes from './SignIn.module.css';
 
 /** The first page: sign in; in a new club, make the head coach. */
 export function SignIn({ welcome }: { welcome: Welcome }) {
@@ -31,23 +31,13 @@ export function SignIn({ welcome }: { welcome: Welcome }) {
     </>
   );
   return (
-    <main className={classes.page}>
-      <svg className={classes.hill} viewBox="0 0 1280 800" preserveAspectRatio="none" aria-hidden="true">
-        <path d="M0 240h420q30 0 40 30l20 60h260q30 0 40 30l20 60h200q30 0 40 30l20 60h220v310H0z" />
-        <path d="M0 400h330q30 0 40 30l20 60h250q30 0 40 30l20 60h230q30 0 40 30l20 60h290v150H0z" />
-        <path d="M0 560h250q30 0 40 30l20 60h250q30 0 40 30l20 60h660v60H0z" />
-      </svg>
-      <div className={classes.form}>
-        <p className={classes.mark}>Lynchet</p>
-        <h1>{first ? 'A new club' : welcome.club}</h1>
-        <p className="quiet">
-          {first
-            ? 'Make the head coach. The one-time code stands on the console that started Lynchet.'
-            : 'The map, the ranks and tonight’s class.'}
-        </p>
-        <EnterForm welcome={welcome} first={first ? { fields, body } : undefined} />
-        <p className={classes.small}>{welcome.responsibility}</p>
-      </div>
-    </main>
+    <Doorway title={first ? 'A new club' : welcome.club} responsibility={welcome.responsibility}>
+      <p className="quiet">
+        {first
+          ? 'Make the head coach. The one-time code stands on the console that started Lynchet.'
+          : 'The map, the ranks and tonight’s class.'}
+      </p>
+      <EnterForm welcome={welcome} first={first ? { fields, body } : undefined} />
+    </Doorway>
   );
 }

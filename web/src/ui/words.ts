@@ -1,6 +1,7 @@
 import type { Family, Stage } from '../api/types';
 
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+const weekdays = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric' });
 const dayAndYear = new Intl.DateTimeFormat('en-GB', {
   weekday: 'short',
   day: 'numeric',
@@ -32,10 +33,31 @@ export const signed = (n: number) => (n === 0 ? '0' : `${n > 0 ? '+' : '−'}${M
 
 export const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
-/** Whether something with a first and a last day holds today; without a last day it holds until it is lifted. */
-export const isNow = (from: string, until: string | null | undefined, today = new Date()) => {
+/** The day it is here, as the server writes days. */
+export const today = (now = new Date()) => {
   const pad = (n: number) => String(n).padStart(2, '0');
-  const now = `${today.getFullYear()}-${pad(today.getMonth() + 1)}-${pad(today.getDate())}`;
+  return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
+};
+
+/** The day so many days before; after it with less than 0. */
+export function daysBefore(iso: string, days: number): string {
+  const when = new Date(`${iso.slice(0, 10)}T12:00:00`);
+  when.setDate(when.getDate() - days);
+  return today(when);
+}
+
+/** The Monday of the week in which a day lies. */
+export function mondayOf(iso: string): string {
+  const when = new Date(`${iso.slice(0, 10)}T12:00:00`);
+  return daysBefore(iso, (when.getDay() + 6) % 7);
+}
+
+/** "Tuesday 1" */
+export const weekday = (iso: string) => weekdays.format(new Date(`${iso.slice(0, 10)}T12:00:00`));
+
+/** Whether something with a first and a last day holds today; without a last day it holds until it is lifted. */
+export const isNow = (from: string, until: string | null | undefined, on = new Date()) => {
+  const now = today(on);
   return from <= now && (!until || now <= until);
 };
 

@@ -14,6 +14,7 @@ import java.util.logging.Level;
 import java.util.logging.Logger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
 import org.openqa.selenium.Keys;
@@ -48,6 +49,7 @@ final class Coach implements AutoCloseable {
     private final ChromeDriver driver;
     private final With with;
     private final String base;
+    private int presses;
 
     Coach(With with, int width, int height) {
         this(with, width, height, PackagedServer.address());
@@ -92,6 +94,16 @@ final class Coach implements AutoCloseable {
         driver.get(base + path);
     }
 
+    /** Opens a whole address, as somebody does who was sent it. */
+    void goTo(String address) {
+        driver.get(address);
+    }
+
+    /** Touches, and keys that are not letters of what is typed, so far. */
+    int presses() {
+        return presses;
+    }
+
     /** Waits for the first element that shows. */
     WebElement see(String css) {
         return see(By.cssSelector(css));
@@ -133,6 +145,7 @@ final class Coach implements AutoCloseable {
 
     /** Works a button or link: Enter from the keyboard, a tap with the finger. */
     void use(WebElement element) {
+        presses++;
         if (with == With.KEYBOARD) {
             element.sendKeys(Keys.ENTER);
         } else {
@@ -150,6 +163,7 @@ final class Coach implements AutoCloseable {
 
     /** Goes to a section of the rail: a dot and a digit, or a tap. */
     void section(String name, String digit) {
+        presses += with == With.KEYBOARD ? 2 : 1;
         if (with == With.KEYBOARD) {
             driver.findElement(By.tagName("body")).sendKeys(".", digit);
         } else {
@@ -157,7 +171,14 @@ final class Coach implements AutoCloseable {
         }
     }
 
+    /** Touches something with the finger, whatever is used for the rest. */
+    void touch(WebElement element) {
+        presses++;
+        element.click();
+    }
+
     void type(WebElement field, CharSequence... keys) {
+        presses += 1 + (int) Stream.of(keys).filter(key -> key instanceof Keys).count();
         field.sendKeys(keys);
     }
 
@@ -200,9 +221,14 @@ final class Coach implements AutoCloseable {
 
     /** Types into a field that offers something and takes what is wanted. */
     void choose(String label, String text, String wanted) {
-        field(label).sendKeys(text);
+        choose(field(label), text, wanted);
+    }
+
+    void choose(WebElement field, String text, String wanted) {
+        presses += 3;
+        field.sendKeys(text);
         see("div[@role='option']", wanted);
-        field(label).sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
+        field.sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
     }
 
     /** Presses an element wherever it stands on a page that scrolls, or under something that floats over it. */

@@ -1,0 +1,173 @@
+import { Autocomplete, Button, Checkbox, NumberInput, Select, TextInput } from '@mantine/core';
+import { type MapIndex, readPlan, useChains, useDays } from '../api/queries';
+import type { Block, DrillShape, Track, TrainingClass } from '../api/types';
+import { EditForm } from '../form/EditForm';
+import { Rows } from '../form/Lists';
+import { type Opened, useDraft } from '../form/useDraft';
+import { techniqueOptions } from '../map/edit/pickers';
+import { date, daysBefore, plain } from '../ui/words';
+import { BlockFields } from './BlockFields';
+import classes from './PlanPage.module.css';
+import { copied, fromShape, leftOf, minutesOf, nextBlock, whole, wrong } from './plan';
+
+type Props = {
+  map: MapIndex;
+  tracks: Track[];
+  drills: DrillShape[];
+  opened: Opened<TrainingClass>;
+  onDone: () => void;
+  onCancel: () => void;
+};
+
+/** A class by hand: its frame, then its blocks, whose minutes add up. */
+export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Props) {
+  const draft = useDraft(opened, 'TrainingClass', wrong);
+  const { value: training, isNew, change, error } = draft;
+  const chains = useChains();
+  const areas = [...new Set(tracks.flatMap((t) => t.slots.flatMap((slot) => slot.area ?? [])))].sort();
+  const techniques = techniqueOptions(map) as { value: string; label: string }[];
+  const put = (blocks: Block[]) => change({ blocks });
+  return (
+    <EditForm
+      title={isNew ? 'When and where' : 'What is done'}
+      place="classes"
+      draft={draft}
+      body={whole(training, map)}
+      done="The class is planned."
+      current={() => readPlan(training.id)}
+      onDone={onDone}
+      onCancel={onCancel}
+    >
+      <div className={classes.frame}>
+        {isNew && (
+          <>
+            <Select
+              label="Track"
+              data={tracks.map((t) => ({ value: t.id, label: t.name }))}
+              value={training.track}
+              allowDeselect={false}
+              onChange={(track) => track && change({ track })}
+            />
+            <TextInput
+              label="Day"
+              type="date"
+              error={error('date')}
+              value={training.date}
+              onChange={(event) => change({ date: event.currentTarget.value })}
+            />
+          </>
+        )}
+        <TextInput
+          label="Starts"
+          type="time"
+          error={error('start')}
+          value={training.start.slice(0, 5)}
+          onChange={(event) => change({ start: event.currentTarget.value })}
+        />
+        <NumberInput
+          label="Minutes"
+          min={5}
+          max={480}
+          step={15}
+          error={error('minutes')}
+          value={training.minutes}
+          onChange={(minutes) => change({ minutes: Number(minutes) })}
+        />
+        <TextInput
+          label="Gives it"
+          placeholder="Who leads or covers"
+          error={error('coach')}
+          value={training.coach ?? ''}
+          onChange={(event) => change({ coach: event.currentTarget.value || null })}
+        />
+        <Autocomplete
+          label="Area"
+          data={areas}
+          error={error('area')}
+          value={training.area ?? ''}
+          onChange={(area) => change({ area: area || null })}
+        />
+        <TextInput
+          label="Theme"
+          className={classes.wide}
+          error={error('theme')}
+          value={training.theme ?? ''}
+          onChange={(event) => change({ theme: event.currentTarget.value || null })}
+        />
+      </div>
+      <Checkbox
+        label="Called off: nobody trains, nothing counts"
+        checked={training.cancelled}
+        onChange={(event) => change({ cancelled: event.currentTarget.checked })}
+      />
+      <Sum training={training} />
+      <Rows
+        label="Blocks"
+        at="blocks"
+        rows={training.blocks}
+        blank={() => nextBlock(training)}
+        onChange={put}
+        add="Add a block"
+      >
+        {(block, take, n) => (
+          <BlockFields {...{ map, block, n, techniques }} chains={chains.data ?? []} onChange={take} />
+        )}
+      </Rows>
+      <div className={classes.ways}>
+        {drills.length > 0 && (
+          <Select
+            aria-label="Add a block from a drill shape"
+            placeholder="Add a drill shape"
+            searchable
+            data={drills.map((shape) => ({ value: shape.id, label: `${shape.name}, ${shape.minutes} min` }))}
+            value={null}
+            onChange={(id) => {
+              const shape = drills.find((one) => one.id === id);
+              if (shape) put([...training.blocks, fromShape(shape)]);
+            }}
+          />
+        )}
+        {training.blocks.length === 0 && <Copy training={training} onCopy={put} />}
+      </div>
+    </EditForm>
+  );
+}
+
+/** How the minutes of the blocks stand to those of the class. */
+function Sum({ training }: { training: TrainingClass }) {
+  const left = leftOf(training);
+  const share = (minutes: number) =>
+    `${(100 * minutes) / Math.max(training.minutes, minutesOf(training.blocks))}%`;
+  return (
+    <div>
+      <div className={classes.strip} aria-hidden="true">
+        {training.blocks.map((block, n) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a block that is new has no id yet
+          <span key={n} data-kind={block.kind} style={{ width: share(block.minutes) }}>
+            {block.minutes}
+          </span>
+        ))}
+      </div>
+      <p role="status" className={left < 0 ? classes.over : 'quiet'}>
+        {minutesOf(training.blocks)} of {training.minutes} minutes
+        {left > 0 && `, ${left} left`}
+        {left < 0 && `: ${-left} over the class. It can be saved; something will be cut short.`}
+      </p>
+    </div>
+  );
+}
+
+/** The plan of the last class of this track that had one. */
+function Copy({ training, onCopy }: { training: TrainingClass; onCopy: (blocks: Block[]) => void }) {
+  const days = useDays(daysBefore(training.date, 60), daysBefore(training.date, 1));
+  const last = days.data?.classes
+    .filter((c) => c.track === training.track && c.blocks.length > 0)
+    .sort((a, b) => a.date.localeCompare(b.date) || a.start.localeCompare(b.start))
+    .at(-1);
+  if (!last) return null;
+  return (
+    <Button variant="default" onClick={() => onCopy(copied(last.blocks))}>
+      Take what was done on {date(last.date)} ({plain(last.blocks[0].kind).toLowerCase()} …)
+    </Button>
+  );
+}

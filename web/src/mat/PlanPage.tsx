@@ -1,0 +1,102 @@
+import { Button } from '@mantine/core';
+import { useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useDrills, useMap, usePlan, useToday, useTracks } from '../api/queries';
+import type { TrainingClass } from '../api/types';
+import { NEW } from '../form/fields';
+import type { Opened } from '../form/useDraft';
+import { PageHead } from '../frame/PageHead';
+import { Scroll } from '../ui/Scroll';
+import { Empty, Loaded } from '../ui/States';
+import { date, time } from '../ui/words';
+import { PlanForm } from './PlanForm';
+import classes from './PlanPage.module.css';
+
+/** What a class is made of: planned by hand. */
+export function PlanPage() {
+  const { id = NEW } = useParams();
+  const isNew = id === NEW;
+  const [params] = useSearchParams();
+  const plan = usePlan(isNew ? null : id);
+  const tracks = useTracks();
+  const now = useToday();
+  if (!isNew) return <Loaded query={plan}>{(opened) => <Planned key={id} opened={opened} />}</Loaded>;
+  return (
+    <Loaded query={tracks}>
+      {({ tracks: all }) =>
+        all.length === 0 ? (
+          <>
+            <PageHead title="A class" />
+            <Empty title="No track yet" steps={[{ label: 'Add the first track', to: '/house/tracks' }]}>
+              A class belongs to a track, such as juniors or fundamentals.
+            </Empty>
+          </>
+        ) : (
+          <Planned opened={{ value: outside(all[0].id, params.get('on') ?? now), tag: null }} />
+        )
+      }
+    </Loaded>
+  );
+}
+
+/** A class outside any weekly time. */
+const outside = (track: string, on: string): TrainingClass => ({
+  id: `c-${crypto.randomUUID()}`,
+  date: on,
+  start: '18:00',
+  minutes: 60,
+  track,
+  slot: null,
+  term: null,
+  group: null,
+  coach: null,
+  area: null,
+  theme: null,
+  blocks: [],
+  cancelled: false,
+  pinned: false,
+});
+
+function Planned({ opened }: { opened: Opened<TrainingClass> }) {
+  const map = useMap();
+  const tracks = useTracks();
+  const drills = useDrills();
+  const navigate = useNavigate();
+  const [value] = useState(opened.value);
+  const track = tracks.data?.tracks.find((t) => t.id === value.track)?.name;
+  const toMat = () => navigate(`/mat/${value.id}`);
+  return (
+    <>
+      <PageHead title={opened.tag === null ? 'A class outside the weekly times' : `${track ?? ''} plan`}>
+        {opened.tag !== null && (
+          <>
+            <span className="quiet">
+              {date(value.date)}, {time(value.start)}
+            </span>
+            <Button variant="default" onClick={toMat}>
+              To the mat
+            </Button>
+          </>
+        )}
+      </PageHead>
+      <Scroll label="Plan" className={classes.body}>
+        <Loaded query={map}>
+          {(index) => (
+            <Loaded query={tracks}>
+              {({ tracks: all }) => (
+                <PlanForm
+                  map={index}
+                  tracks={all}
+                  drills={drills.data ?? []}
+                  opened={opened}
+                  onDone={toMat}
+                  onCancel={() => (opened.tag === null ? navigate('/mat/week') : toMat())}
+                />
+              )}
+            </Loaded>
+          )}
+        </Loaded>
+      </Scroll>
+    </>
+  );
+}

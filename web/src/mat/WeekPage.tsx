@@ -1,0 +1,106 @@
+import { Button } from '@mantine/core';
+import { Link, useSearchParams } from 'react-router';
+import { useDays, useSession, useToday } from '../api/queries';
+import type { Calendar, TrainingClass } from '../api/types';
+import { NEW } from '../form/fields';
+import { PageHead } from '../frame/PageHead';
+import { Empty, Loaded } from '../ui/States';
+import { count, daysBefore, mondayOf, time, weekday } from '../ui/words';
+import { leftOf } from './plan';
+import classes from './WeekPage.module.css';
+
+/** The classes of a week: what is planned, what is called off, what is still bare. */
+export function WeekPage() {
+  const [params, setParams] = useSearchParams();
+  const now = useToday();
+  const from = mondayOf(params.get('from') ?? now);
+  const week = useDays(from, daysBefore(from, -6));
+  const mayWrite = useSession().data?.role !== 'VIEWER';
+  const turn = (days: number) => setParams({ from: daysBefore(from, -days) });
+  return (
+    <>
+      <PageHead title="The week">
+        <Button variant="default" onClick={() => turn(-7)} aria-label="The week before">
+          ←
+        </Button>
+        <Button variant="default" onClick={() => setParams({})}>
+          This week
+        </Button>
+        <Button variant="default" onClick={() => turn(7)} aria-label="The week after">
+          →
+        </Button>
+        {mayWrite && (
+          <Button component={Link} to={`/mat/${NEW}/plan?on=${laterOf(from, now)}`} variant="default">
+            Add a class
+          </Button>
+        )}
+      </PageHead>
+      <Loaded query={week}>
+        {(calendar) =>
+          calendar.tracks.length === 0 ? (
+            <Empty title="No track yet" steps={[{ label: 'Add the first track', to: '/house/tracks' }]}>
+              A track with its weekly times fills the calendar by itself.
+            </Empty>
+          ) : (
+            <div className={classes.week}>
+              {Array.from({ length: 7 }, (_, n) => daysBefore(from, -n)).map((day) => (
+                <Day key={day} day={day} calendar={calendar} />
+              ))}
+            </div>
+          )
+        }
+      </Loaded>
+    </>
+  );
+}
+
+/** A class cannot be made up for a day that is over as easily as for one that comes. */
+const laterOf = (a: string, b: string) => [a, b].sort()[1];
+
+function Day({ day, calendar }: { day: string; calendar: Calendar }) {
+  const here = calendar.classes.filter((c) => c.date === day).sort((a, b) => a.start.localeCompare(b.start));
+  return (
+    <section
+      className={classes.day}
+      aria-label={weekday(day)}
+      data-today={day === calendar.today || undefined}
+    >
+      <h2>{weekday(day)}</h2>
+      {here.map((training) => (
+        <Lesson
+          key={training.id}
+          training={training}
+          track={calendar.tracks.find((t) => t.id === training.track)?.name ?? training.track}
+        />
+      ))}
+    </section>
+  );
+}
+
+function Lesson({ training, track }: { training: TrainingClass; track: string }) {
+  const left = leftOf(training);
+  const isBare = training.blocks.length === 0;
+  return (
+    <Link
+      to={`/mat/${training.id}${isBare && !training.cancelled ? '/plan' : ''}`}
+      className={classes.lesson}
+      data-off={training.cancelled || undefined}
+      data-bare={isBare || undefined}
+    >
+      <strong>
+        {time(training.start)} {track}
+      </strong>
+      {training.theme && <span>{training.theme}</span>}
+      <span className="quiet">
+        {training.cancelled
+          ? 'called off'
+          : isBare
+            ? 'nothing planned'
+            : `${count(training.blocks.length, 'block', 'blocks')}${left < 0 ? `, ${-left} min over` : ''}`}
+      </span>
+      {(training.coach || training.area) && (
+        <span className="quiet">{[training.coach, training.area].filter(Boolean).join(' · ')}</span>
+      )}
+    </Link>
+  );
+}

@@ -1,0 +1,235 @@
+import { MultiSelect, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
+import { Link } from 'react-router';
+import { useToday } from '../api/queries';
+import type { LadderView, Name, Student, Track } from '../api/types';
+import { EditForm } from '../form/EditForm';
+import { needed } from '../form/limits';
+import { type Opened, useDraft } from '../form/useDraft';
+import { alike } from './alike';
+import classes from './PersonPage.module.css';
+
+/** A rank that somebody comes with. */
+export type Held = { ladder: string; rank: string; stripes: number; since: string };
+
+type Props = {
+  opened: Opened<Student>;
+  people: Name[];
+  views: LadderView[];
+  tracks: Track[];
+  /** The rank a new person comes with; null: none, or they are not new. */
+  held: Held | null;
+  onHeld?: (held: Held | null) => void;
+  onDone: (student: Student) => void;
+  onCancel: () => void;
+  leave?: string;
+};
+
+const wrongOn = (now: string) => (student: Student) => ({
+  ...needed(student, { name: 'What is their name?', joined: 'Since when do they train here?' }),
+  ...(student.born && student.joined && student.born > student.joined
+    ? { born: 'Born after they joined.' }
+    : {}),
+  ...(student.born && student.born > now ? { born: 'That day has not come yet.' } : {}),
+  ...(student.weightKg !== null && (student.weightKg < 10 || student.weightKg > 300)
+    ? { weightKg: 'From 10 to 300 kg.' }
+    : {}),
+  ...(student.heightCm !== null && (student.heightCm < 60 || student.heightCm > 250)
+    ? { heightCm: 'From 60 to 250 cm.' }
+    : {}),
+});
+
+const STANCES = [
+  { value: 'RIGHT', label: 'Right' },
+  { value: 'LEFT', label: 'Left' },
+  { value: 'BOTH', label: 'Both' },
+];
+
+const numberOr = (value: number | string) => (value === '' ? null : Number(value));
+
+/** One person: a name and a birth date are enough, the rest can come later. */
+export function PersonForm(props: Props) {
+  const { opened, people, views, tracks, held, onHeld, onDone, onCancel, leave } = props;
+  const now = useToday();
+  const draft = useDraft(opened, 'Student', wrongOn(now));
+  const { value: student, isNew, change, error } = draft;
+  const same = isNew ? alike(student.name, people) : [];
+  const text = (field: 'calledBy' | 'card' | 'notes') => ({
+    value: student[field] ?? '',
+    error: error(field),
+    onChange: (event: { currentTarget: { value: string } }) =>
+      change({ [field]: event.currentTarget.value || (field === 'card' ? null : '') } as Partial<Student>),
+  });
+  const day = (field: 'born' | 'joined' | 'weighed' | 'memberUntil' | 'left') => ({
+    type: 'date',
+    value: student[field] ?? '',
+    error: error(field),
+    onChange: (event: { currentTarget: { value: string } }) =>
+      change({ [field]: event.currentTarget.value || null } as Partial<Student>),
+  });
+  return (
+    <EditForm
+      title={isNew ? 'Somebody new' : `Change ${opened.value.name}`}
+      place="people"
+      draft={draft}
+      body={{ ...student, contacts: emptied(student.contacts) }}
+      done={isNew ? `${student.name} is added.` : `${student.name} is saved.`}
+      onDone={(kept) => kept && onDone(kept)}
+      onCancel={onCancel}
+      leave={leave}
+    >
+      <div className={classes.fields}>
+        <TextInput
+          label="Name"
+          autoFocus={isNew}
+          error={error('name')}
+          value={student.name}
+          onChange={(event) => change({ name: event.currentTarget.value })}
+        />
+        <TextInput label="Birth date" {...day('born')} />
+        {same.length > 0 && (
+          <p role="status" className={`${classes.alike} ${classes.wide}`}>
+            Here already?{' '}
+            {same.map((person, n) => (
+              <span key={person.id}>
+                {n > 0 && ', '}
+                <Link to={`/people/${person.id}`}>{person.name}</Link>
+              </span>
+            ))}
+          </p>
+        )}
+        <MultiSelect
+          label="Tracks"
+          placeholder={student.tracks.length ? '' : 'Where they train'}
+          data={tracks.map((track) => ({ value: track.id, label: track.name }))}
+          value={student.tracks}
+          onChange={(chosen) => change({ tracks: chosen })}
+        />
+        <TextInput label="Card" placeholder="The number it reads as" {...text('card')} />
+        {isNew && onHeld && views.length > 0 && <HeldFields views={views} held={held} onHeld={onHeld} />}
+      </div>
+      <details className={classes.more}>
+        <summary>More: weight, stance, membership, whom to call</summary>
+        <div className={classes.fields}>
+          <TextInput label="Called" placeholder="The first word of the name" {...text('calledBy')} />
+          <TextInput label="Joined" {...day('joined')} />
+          <Select
+            label="Stance"
+            data={STANCES}
+            value={student.lead}
+            allowDeselect={false}
+            onChange={(lead) => change({ lead: lead as Student['lead'] })}
+          />
+          <NumberInput
+            label="Weight"
+            suffix=" kg"
+            decimalScale={1}
+            error={error('weightKg')}
+            value={student.weightKg ?? ''}
+            onChange={(weight) =>
+              change({
+                weightKg: numberOr(weight),
+                weighed: weight === '' ? null : (student.weighed ?? now),
+              })
+            }
+          />
+          <TextInput label="Weighed" {...day('weighed')} />
+          <NumberInput
+            label="Height"
+            suffix=" cm"
+            error={error('heightCm')}
+            value={student.heightCm ?? ''}
+            onChange={(height) => change({ heightCm: numberOr(height) })}
+          />
+          <TextInput label="Member until" {...day('memberUntil')} />
+          <NumberInput
+            label="Classes before"
+            description="Credit for what they did elsewhere"
+            min={0}
+            value={student.priorClasses}
+            onChange={(classesBefore) => change({ priorClasses: Number(classesBefore) })}
+          />
+          {CONTACTS.map(([field, label]) => (
+            <TextInput
+              key={field}
+              label={label}
+              error={error(`contacts.${field}`)}
+              value={student.contacts?.[field] ?? ''}
+              onChange={(event) =>
+                change({
+                  contacts: {
+                    ...(student.contacts ?? NOBODY),
+                    [field]: event.currentTarget.value || null,
+                  },
+                })
+              }
+            />
+          ))}
+          {!isNew && <TextInput label="Left the club" {...day('left')} />}
+          <Textarea
+            label="Notes"
+            description="Coaches read them, nobody else"
+            autosize
+            className={classes.wide}
+            {...text('notes')}
+          />
+        </div>
+      </details>
+    </EditForm>
+  );
+}
+
+const NOBODY = { guardian: null, guardianPhone: null, emergency: null, emergencyPhone: null };
+
+const CONTACTS = [
+  ['guardian', 'Guardian'],
+  ['guardianPhone', 'Guardian’s telephone'],
+  ['emergency', 'In an emergency'],
+  ['emergencyPhone', 'Emergency telephone'],
+] as const;
+
+const emptied = (contacts: Student['contacts']) =>
+  contacts && Object.values(contacts).some(Boolean) ? contacts : null;
+
+type HeldProps = { views: LadderView[]; held: Held | null; onHeld: (held: Held | null) => void };
+
+/** The rank they come with: the foot of a ladder for most, another one for who comes from elsewhere. */
+function HeldFields({ views, held, onHeld }: HeldProps) {
+  const rank = views.find((v) => v.ladder.id === held?.ladder)?.ladder.ranks.find((r) => r.id === held?.rank);
+  return (
+    <>
+      <Select
+        label="Rank"
+        placeholder="None yet"
+        clearable
+        searchable
+        data={views.map(({ ladder }) => ({
+          group: ladder.name,
+          items: ladder.ranks.map((r) => ({ value: `${ladder.id} ${r.id}`, label: r.name })),
+        }))}
+        value={held && `${held.ladder} ${held.rank}`}
+        onChange={(chosen) => {
+          const [ladder, to] = chosen?.split(' ') ?? [];
+          onHeld(chosen ? { ladder, rank: to, stripes: 0, since: held?.since ?? '' } : null);
+        }}
+      />
+      {held && (
+        <TextInput
+          label="Holds it since"
+          description="Left empty: since they joined"
+          type="date"
+          value={held.since}
+          onChange={(event) => onHeld({ ...held, since: event.currentTarget.value })}
+        />
+      )}
+      {held && rank && rank.stripes > 0 && (
+        <NumberInput
+          label="Stripes"
+          min={0}
+          max={rank.stripes}
+          value={held.stripes}
+          onChange={(stripes) => onHeld({ ...held, stripes: Number(stripes) })}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,151 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { newId, send } from '../api/client';
+import { useLadders, useNames, usePerson, useToday, useTracks } from '../api/queries';
+import type { LadderView, Name, Promotion, Student, Track } from '../api/types';
+import { NEW } from '../form/fields';
+import type { Opened } from '../form/useDraft';
+import { PageHead } from '../frame/PageHead';
+import { useNotices } from '../ui/Notices';
+import { Scroll } from '../ui/Scroll';
+import { Loaded } from '../ui/States';
+import { type Held, PersonForm } from './PersonForm';
+import classes from './PersonPage.module.css';
+
+/** Somebody new, or somebody changed. */
+export function PersonPage() {
+  const { id = NEW } = useParams();
+  const isNew = id === NEW;
+  const person = usePerson(isNew ? null : id);
+  const names = useNames();
+  const ladders = useLadders();
+  const tracks = useTracks();
+  return (
+    <Loaded query={names}>
+      {(people) => (
+        <Loaded query={ladders}>
+          {(views) => (
+            <Loaded query={tracks}>
+              {({ tracks: all }) =>
+                isNew ? (
+                  <NewPeople people={people} views={views} tracks={all} />
+                ) : (
+                  <Loaded query={person}>
+                    {(opened) => (
+                      <Change key={id} opened={opened} people={people} views={views} tracks={all} />
+                    )}
+                  </Loaded>
+                )
+              }
+            </Loaded>
+          )}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+type Props = { people: Name[]; views: LadderView[]; tracks: Track[] };
+
+const blank = (tracks: string[], joined: string): Student => ({
+  id: NEW,
+  name: '',
+  calledBy: '',
+  card: null,
+  born: null,
+  joined,
+  left: null,
+  weightKg: null,
+  weighed: null,
+  heightCm: null,
+  lead: 'RIGHT',
+  tracks,
+  priorClasses: 0,
+  memberUntil: null,
+  contacts: null,
+  holds: [],
+  restrictions: [],
+  keepApart: [],
+  notes: '',
+});
+
+/** One after the other: after each the form is empty again, on the same tracks and at the same rank. */
+function NewPeople({ people, views, tracks }: Props) {
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const say = useNotices();
+  const [added, setAdded] = useState<Student[]>([]);
+  const now = useToday();
+  const last = added.at(-1);
+  const [held, setHeld] = useState<Held | null>(() => first(views));
+  const keep = async (student: Student) => {
+    setAdded([...added, student]);
+    if (!held) return;
+    try {
+      await send<Promotion>('POST', '/promotions', {
+        id: newId('pr'),
+        student: student.id,
+        ladder: held.ladder,
+        from: null,
+        to: held.rank,
+        stripes: held.stripes,
+        date: held.since || student.joined,
+        fromBefore: true,
+        figures: [],
+      });
+      client.invalidateQueries({ queryKey: ['people'] });
+    } catch (error) {
+      say.failed(error);
+    }
+  };
+  return (
+    <>
+      <PageHead title="New people" />
+      <Scroll label="New people" className={classes.body}>
+        {added.length > 0 && (
+          <p role="status">
+            Added:{' '}
+            {added.map((student, n) => (
+              <span key={student.id}>
+                {n > 0 && ', '}
+                <Link to={`/people/${student.id}`}>{student.name}</Link>
+              </span>
+            ))}
+          </p>
+        )}
+        <PersonForm
+          key={added.length}
+          opened={{
+            value: blank(last?.tracks ?? (tracks.length === 1 ? [tracks[0].id] : []), now),
+            tag: null,
+          }}
+          {...{ people, views, tracks, held }}
+          onHeld={setHeld}
+          onDone={keep}
+          onCancel={() => navigate('/people')}
+          leave={added.length > 0 ? 'Done' : 'Leave it'}
+        />
+      </Scroll>
+    </>
+  );
+}
+
+/** Most who are new begin at the foot of the first ladder. */
+const first = (views: LadderView[]): Held | null => {
+  const ladder = views[0]?.ladder;
+  return ladder ? { ladder: ladder.id, rank: ladder.ranks[0].id, stripes: 0, since: '' } : null;
+};
+
+function Change({ opened, ...rest }: Props & { opened: Opened<Student> }) {
+  const navigate = useNavigate();
+  const back = () => navigate(`/people/${opened.value.id}`);
+  return (
+    <>
+      <PageHead title={opened.value.name} />
+      <Scroll label="Change" className={classes.body}>
+        <PersonForm opened={opened} {...rest} held={null} onDone={back} onCancel={back} />
+      </Scroll>
+    </>
+  );
+}

@@ -31,6 +31,7 @@ const ClubRoom = lazy(() => import('./house/ClubRoom').then((m) => ({ default: m
 const ExchangeRoom = lazy(() => import('./house/ExchangeRoom').then((m) => ({ default: m.ExchangeRoom })));
 const AccountsRoom = lazy(() => import('./house/AccountsRoom').then((m) => ({ default: m.AccountsRoom })));
 const TracksRoom = lazy(() => import('./house/TracksRoom').then((m) => ({ default: m.TracksRoom })));
+const CopiesRoom = lazy(() => import('./house/CopiesRoom').then((m) => ({ default: m.CopiesRoom })));
 const LibraryRoom = lazy(() => import('./house/LibraryRoom').then((m) => ({ default: m.LibraryRoom })));
 
 export function App() {
@@ -89,6 +90,7 @@ export function App() {
               <Route index element={<ClubRoom />} />
               <Route path="tracks" element={<TracksRoom />} />
               <Route path="accounts" element={<AccountsRoom />} />
+              <Route path="copies" element={<CopiesRoom />} />
               <Route path="exchange" element={<ExchangeRoom />} />
               <Route path="library" element={<LibraryRoom />} />
             </Route>

@@ -61,6 +61,7 @@ export type Word = S['Word'];
 export type Welcome = S['Welcome'];
 export type AccountView = S['AccountView'];
 export type Given = S['Given'];
+export type CopyView = S['CopyView'];
 export type SessionView = S['SessionView'];
 export type Role = Session['role'];
 

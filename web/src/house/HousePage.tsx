@@ -12,6 +12,7 @@ export function HousePage() {
       ? [
           { to: '/house/tracks', label: 'Tracks and times' },
           { to: '/house/accounts', label: 'Accounts' },
+          { to: '/house/copies', label: 'Safe keeping' },
           { to: '/house/exchange', label: 'Import and export' },
           { to: '/house/library', label: 'The library' },
         ]

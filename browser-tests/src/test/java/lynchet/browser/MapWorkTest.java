@@ -110,7 +110,7 @@ class MapWorkTest {
     }
 
     @Test
-    void aRefusedEditKeepsWhatWasTypedAndNamesTheRule() {
+    void whatIsToBePutRightIsSaidAtItsFieldAndNothingTypedIsLost() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
             coach.signIn("head");
             coach.go("/map/techniques/sprawl");
@@ -119,7 +119,8 @@ class MapWorkTest {
             WebElement name = coach.field("Name");
             name.sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.DELETE);
             coach.use("button", "Save");
-            assertThat(coach.see("[role=alert]").getText()).contains("Not saved", "must not be empty", "text empty");
+            assertThat(coach.see("form > [role=alert]").getText()).contains("One field is to be put right");
+            coach.see("p", "What is it called?");
             name.sendKeys("Hips away", Keys.TAB);
             coach.see("input[value=Sprawl]");
             coach.use("button", "Save");
@@ -177,7 +178,7 @@ class MapWorkTest {
             coach.use("button", "Add something to do here");
             coach.choose("Technique", "pendulum", "Pendulum sweep");
             coach.use("button", "Save");
-            assertThat(coach.see("[role=alert]").getText()).contains("Not saved");
+            coach.see("p", "Where does it lead?");
             coach.field("Leads to").sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
             assertThat(coach.axe()).isEmpty();
             coach.use("button", "Save");

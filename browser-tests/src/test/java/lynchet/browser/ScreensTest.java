@@ -42,7 +42,8 @@ class ScreensTest {
             Set.of("map-compared", "map-changes", "map-evidence", "map-student");
 
     /** What is looked at in every light and size, and not pictured. */
-    private static final Set<String> NOT_PICTURED = Set.of("chain-begun", "person", "person-changed", "house", "library", "accounts", "tracks");
+    private static final Set<String> NOT_PICTURED =
+            Set.of("chain-begun", "person", "person-changed", "house", "library", "accounts", "tracks");
 
     @ParameterizedTest(name = "{0} at {1}x{2}")
     @CsvSource({

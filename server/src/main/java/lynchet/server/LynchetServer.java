@@ -1,5 +1,6 @@
 package lynchet.server;
 
+import lynchet.server.start.DataFolder;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 
@@ -8,6 +9,8 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 public class LynchetServer {
 
     public static void main(String[] args) {
-        SpringApplication.run(LynchetServer.class, args);
+        SpringApplication server = new SpringApplication(LynchetServer.class);
+        server.addListeners(new DataFolder());
+        server.run(args);
     }
 }

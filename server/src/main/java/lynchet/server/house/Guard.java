@@ -47,7 +47,7 @@ class Guard {
                         .permitAll()
                         .requestMatchers("/api/session/**")
                         .authenticated()
-                        .requestMatchers("/api/accounts/**")
+                        .requestMatchers("/api/accounts/**", "/api/copies/**")
                         .hasRole(Role.HEAD.name())
                         .requestMatchers(GET, "/api/archive")
                         .hasRole(Role.HEAD.name())

@@ -1,0 +1,48 @@
+package lynchet.server.copies;
+
+import java.util.List;
+import lynchet.server.copies.Copies.CopyView;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Safe keeping: copies of everything, accounts among it, for the head coach. */
+@RestController
+@RequestMapping("/api/copies")
+class CopyController {
+
+    private final Copies copies;
+
+    CopyController(Copies copies) {
+        this.copies = copies;
+    }
+
+    @GetMapping
+    List<CopyView> all() {
+        return copies.all();
+    }
+
+    /** Takes a copy now; answers when it has been read back. */
+    @PostMapping
+    CopyView take() {
+        return copies.take();
+    }
+
+    @GetMapping("/{name}")
+    ResponseEntity<Resource> one(@PathVariable String name) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("application/zip"))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .body(new FileSystemResource(copies.file(name)));
+    }
+}

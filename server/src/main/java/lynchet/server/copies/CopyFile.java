@@ -1,0 +1,121 @@
+package lynchet.server.copies;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+
+/** A copy of the club's data in one zip. It is worth something once it has been read back. */
+final class CopyFile {
+
+    /** The data file, as it lies in the data folder and in a copy. */
+    static final String DATA = "club.mv.db";
+
+    /** The version of the newest migration this program knows; a test holds it to the migrations there are. */
+    static final int NEWEST = 7;
+
+    private CopyFile() {}
+
+    /**
+     * What a copy holds.
+     *
+     * @param people how many are in it
+     * @param version the migration it was brought to
+     */
+    record Found(int people, int version) {}
+
+    /** Why a copy or a data file cannot be used, in one sentence. */
+    static final class Unusable extends RuntimeException {
+
+        private static final long serialVersionUID = 1L;
+
+        Unusable(String sentence) {
+            super(sentence);
+        }
+    }
+
+    /** Reads a copy back into a folder of its own, which is gone afterwards. */
+    static Found readBack(Path zip) {
+        try {
+            Path folder = Files.createTempDirectory(zip.toAbsolutePath().getParent(), ".reading-");
+            try {
+                unpack(zip, folder.resolve(DATA));
+                return look(folder.resolve(DATA));
+            } finally {
+                Files.deleteIfExists(folder.resolve(DATA));
+                Files.deleteIfExists(folder.resolve("club.trace.db"));
+                Files.delete(folder);
+            }
+        } catch (IOException e) {
+            throw new Unusable(zip + " could not be read back: " + e.getMessage() + ".");
+        }
+    }
+
+    /** Writes the data file of a copy, synced to the disk, for its owner's eyes only. */
+    static void unpack(Path zip, Path to) throws IOException {
+        try (ZipInputStream in = new ZipInputStream(Files.newInputStream(zip))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                if (entry.getName().equals(DATA)) {
+                    copy(in, to);
+                    return;
+                }
+            }
+        }
+        throw new Unusable(zip + " is not a copy of a club: there is no " + DATA + " in it.");
+    }
+
+    private static void copy(InputStream in, Path to) throws IOException {
+        Files.copy(in, to, StandardCopyOption.REPLACE_EXISTING);
+        closeToOthers(to);
+        try (FileChannel written = FileChannel.open(to, StandardOpenOption.WRITE)) {
+            written.force(true);
+        }
+    }
+
+    /** 600 for a file, 700 for a folder, where the system knows such a thing. */
+    static void closeToOthers(Path path) throws IOException {
+        if (Files.getFileStore(path).supportsFileAttributeView("posix")) {
+            String mode = Files.isDirectory(path) ? "rwx------" : "rw-------";
+            Files.setPosixFilePermissions(path, PosixFilePermissions.fromString(mode));
+        }
+    }
+
+    /** Opens a data file without changing it. */
+    static Found look(Path data) {
+        try (Connection club = open(data, ";ACCESS_MODE_DATA=r")) {
+            int version = number(club, "select max(cast(\"version\" as int)) from \"flyway_schema_history\"");
+            if (version > NEWEST) {
+                throw new Unusable("It was made by a newer Lynchet; update this one first.");
+            }
+            return new Found(number(club, "select count(*) from student"), version);
+        } catch (SQLException e) {
+            throw new Unusable("It is damaged or not a club's data: " + firstLine(e) + ".");
+        }
+    }
+
+    static Connection open(Path data, String how) throws SQLException {
+        String name = data.toAbsolutePath().toString().replaceFirst("\\.mv\\.db$", "");
+        return DriverManager.getConnection("jdbc:h2:file:" + name + ";IFEXISTS=TRUE" + how, "sa", "");
+    }
+
+    private static int number(Connection club, String sql) throws SQLException {
+        try (ResultSet found = club.createStatement().executeQuery(sql)) {
+            found.next();
+            return found.getInt(1);
+        }
+    }
+
+    static String firstLine(Exception e) {
+        return String.valueOf(e.getMessage()).lines().findFirst().orElse("").replaceFirst("[. ]*\\[.*$", "");
+    }
+}

@@ -1,0 +1,201 @@
+package lynchet.server.copies;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import lynchet.server.HttpUser;
+import lynchet.server.LynchetServer;
+import lynchet.server.RunningClub;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** Copies of a club that is being written to, and what a restore leaves in every case. */
+class CopiesTest {
+
+    @TempDir
+    Path folder;
+
+    private static ConfigurableApplicationContext start(Path data) {
+        return SpringApplication.run(
+                LynchetServer.class,
+                "--server.port=0",
+                "--lynchet.demo=true",
+                "--lynchet.today=" + RunningClub.TODAY,
+                "--lynchet.data=" + data);
+    }
+
+    private static String archive(HttpUser head) {
+        return head.get("/api/archive").expect(200).text();
+    }
+
+    private static Map<String, Object> mark(String id) {
+        return Map.of("id", id, "student", "orla-fenwick", "subject", "arm-lock", "standard", "SHOWN", "passed", true);
+    }
+
+    /** In a process of its own, as it is done from the console; what it says when it refuses. */
+    private static String console(String command, Path data, Path file) throws Exception {
+        Process process = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        AtTheConsole.class.getName(),
+                        command,
+                        data.toString(),
+                        file.toString())
+                .redirectErrorStream(true)
+                .start();
+        String said = new String(process.getInputStream().readAllBytes());
+        assertThat(process.waitFor()).as(said).isEqualTo(2);
+        assertThat(said.lines()).hasSize(1);
+        return said;
+    }
+
+    @Test
+    void aCopyTakenUnderEightWritersHoldsAllThatWasAcknowledgedBefore() throws Exception {
+        Path data = folder.resolve("data");
+        ConcurrentLinkedQueue<String> kept = new ConcurrentLinkedQueue<>();
+        List<String> before;
+        Path copy;
+        try (ConfigurableApplicationContext club = start(data)) {
+            HttpUser head = RunningClub.head(club);
+            ExecutorService writers = Executors.newFixedThreadPool(8);
+            for (int n = 0; n < 8; n++) {
+                HttpUser writer = RunningClub.head(club);
+                writers.submit(() -> {
+                    while (!Thread.currentThread().isInterrupted()) {
+                        String id = "m-" + UUID.randomUUID();
+                        writer.post("/api/marks", mark(id)).expect(200);
+                        kept.add(id);
+                    }
+                    return null;
+                });
+            }
+            while (kept.size() < 40) {
+                Thread.onSpinWait();
+            }
+            before = new ArrayList<>(kept);
+            String name = head.post("/api/copies", "{}")
+                    .expect(200)
+                    .json()
+                    .path("name")
+                    .asString();
+            assertThat(head.get("/api/copies").json().get(0).path("isReadBack").asBoolean())
+                    .isTrue();
+            copy = Files.move(data.resolve("copies").resolve(name), folder.resolve("copy.zip"));
+            assertThat(head.get("/api/copies/" + name).status()).isEqualTo(404);
+            assertThat(head.get("/api/copies/..%2Fclub.mv.db").status()).isBetween(400, 404);
+            assertThat(console("backup", data, folder.resolve("too-early.zip"))).contains("Lynchet is running");
+            assertThat(console("restore", data, copy)).contains("Lynchet is running");
+            writers.shutdownNow();
+            writers.awaitTermination(30, TimeUnit.SECONDS);
+        }
+        assertThat(Files.getPosixFilePermissions(copy)).isEqualTo(PosixFilePermissions.fromString("rw-------"));
+        Path elsewhere = folder.resolve("elsewhere");
+        assertThat(AtTheConsole.restore(elsewhere, copy)).contains("46 people").doesNotContain("before stands");
+        try (ConfigurableApplicationContext club = start(elsewhere)) {
+            assertThat(archive(RunningClub.head(club))).contains(before);
+        }
+    }
+
+    @Test
+    void aRestoreKeepsWhatWasThereAsideAndRefusesWhatIsNoCopy() throws Exception {
+        Path data = folder.resolve("data");
+        String first;
+        try (ConfigurableApplicationContext club = start(data)) {
+            first = archive(RunningClub.head(club));
+        }
+        Path copy = folder.resolve("first.zip");
+        assertThat(AtTheConsole.backup(data, copy)).contains("46 people", "read back");
+        assertThatThrownBy(() -> AtTheConsole.backup(data, copy)).hasMessageContaining("there already");
+        try (ConfigurableApplicationContext club = start(data)) {
+            RunningClub.head(club).post("/api/marks", mark("m-later")).expect(200);
+        }
+        byte[] later = Files.readAllBytes(data.resolve(CopyFile.DATA));
+
+        Path garbage = Files.writeString(folder.resolve("garbage.zip"), "no zip at all");
+        Path torn = folder.resolve("torn.zip");
+        byte[] whole = Files.readAllBytes(copy);
+        Files.write(torn, java.util.Arrays.copyOf(whole, whole.length / 2));
+        for (Path bad : List.of(garbage, torn, folder.resolve("not-there.zip"))) {
+            assertThatThrownBy(() -> AtTheConsole.restore(data, bad))
+                    .as(bad.toString())
+                    .isInstanceOf(Exception.class);
+            assertThat(Files.readAllBytes(data.resolve(CopyFile.DATA)))
+                    .as("nothing touched by " + bad)
+                    .isEqualTo(later);
+        }
+
+        assertThat(AtTheConsole.restore(data, copy)).contains("before-restore-");
+        Path aside;
+        try (Stream<Path> inside = Files.list(data)) {
+            aside = inside.filter(path -> path.getFileName().toString().startsWith("before-restore-"))
+                    .findFirst()
+                    .orElseThrow();
+        }
+        try (ConfigurableApplicationContext club = start(aside)) {
+            assertThat(archive(RunningClub.head(club))).contains("m-later");
+        }
+        try (ConfigurableApplicationContext club = start(data)) {
+            assertThat(archive(RunningClub.head(club))).isEqualTo(first);
+        }
+    }
+
+    @Test
+    void aHeadCoachWhoForgotThePasswordComesInByALink() throws Exception {
+        Path data = folder.resolve("data");
+        try (ConfigurableApplicationContext club = start(data)) {
+            RunningClub.head(club);
+        }
+        assertThatThrownBy(() -> AtTheConsole.headCoach(data, "coach")).hasMessageContaining("no head coach");
+        assertThatThrownBy(() -> AtTheConsole.headCoach(folder.resolve("nowhere"), null))
+                .hasMessageContaining("no club");
+        String said = AtTheConsole.headCoach(data, null);
+        String link = said.replaceFirst("(?s).*/enter#(\\S+).*", "$1");
+        try (ConfigurableApplicationContext club =
+                SpringApplication.run(LynchetServer.class, "--server.port=0", "--lynchet.data=" + data)) {
+            HttpUser stranger = RunningClub.strangerOf(club);
+            stranger.post("/api/session/link", Map.of("link", link, "password", "words that I keep"))
+                    .expect(200);
+            stranger.get("/api/accounts").expect(200);
+        }
+    }
+
+    @Test
+    void oneIsDueEachNightOrAfterADay() {
+        Instant now = Instant.parse("2026-11-24T12:00:00Z");
+        assertThat(Nightly.isDue(null, now, 12)).isTrue();
+        assertThat(Nightly.isDue(now.minus(Duration.ofHours(23)), now, 12)).isFalse();
+        assertThat(Nightly.isDue(now.minus(Duration.ofHours(25)), now, 12)).isTrue();
+        assertThat(Nightly.isDue(now.minus(Duration.ofHours(13)), now, 3)).isTrue();
+        assertThat(Nightly.isDue(now.minus(Duration.ofHours(11)), now, 3)).isFalse();
+    }
+
+    @Test
+    void theNewestMigrationIsTheOneThatCopiesAreHeldTo() throws Exception {
+        try (Stream<Path> migrations = Files.walk(Path.of("src/main"))) {
+            int newest = migrations
+                    .map(path -> path.getFileName().toString())
+                    .filter(name -> name.matches("V\\d+__.*"))
+                    .mapToInt(name -> Integer.parseInt(name.replaceFirst("V(\\d+)__.*", "$1")))
+                    .max()
+                    .orElseThrow();
+            assertThat(CopyFile.NEWEST).isEqualTo(newest);
+        }
+    }
+}

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
-import { useWelcome } from './api/queries';
+import { LastSession, useWelcome } from './api/queries';
 import type { Session } from './api/types';
 import { Frame } from './frame/Frame';
 import { SignIn } from './session/SignIn';
@@ -62,42 +62,44 @@ export function App() {
   const session = signedIn ?? was;
   if (!session) return <SignIn welcome={welcome.data} />;
   return (
-    <Frame session={session}>
-      {!signedIn && (
-        <Suspense>
-          <SignInAgain welcome={welcome.data} was={session} />
-        </Suspense>
-      )}
-      <Boundary key={pathname}>
-        <Suspense fallback={<Waiting height="80vh" />}>
-          <Routes>
-            <Route path="/map" element={<MapPage />} />
-            <Route path="/map/list" element={<ListPage />} />
-            <Route path="/map/techniques/:id" element={<TechniquePage />} />
-            <Route path="/chains" element={<ChainsPage />} />
-            <Route path="/chains/:id" element={<ChainEditorPage />} />
-            <Route path="/ranks" element={<RanksPage />} />
-            <Route path="/ranks/:ladder/:rank" element={<RankPage />} />
-            <Route path="/mat" element={<MatPage />} />
-            <Route path="/mat/week" element={<WeekPage />} />
-            <Route path="/mat/:id/plan" element={<PlanPage />} />
-            <Route path="/mat/:id" element={<MatPage />} />
-            <Route path="/people" element={<PeoplePage />} />
-            <Route path="/people/new" element={<PersonPage />} />
-            <Route path="/people/:id/change" element={<PersonPage />} />
-            <Route path="/people/:id" element={<StudentPage />} />
-            <Route path="/house" element={<HousePage />}>
-              <Route index element={<ClubRoom />} />
-              <Route path="tracks" element={<TracksRoom />} />
-              <Route path="accounts" element={<AccountsRoom />} />
-              <Route path="copies" element={<CopiesRoom />} />
-              <Route path="exchange" element={<ExchangeRoom />} />
-              <Route path="library" element={<LibraryRoom />} />
-            </Route>
-            <Route path="*" element={<Navigate to="/map" replace />} />
-          </Routes>
-        </Suspense>
-      </Boundary>
-    </Frame>
+    <LastSession value={session}>
+      <Frame session={session}>
+        {!signedIn && (
+          <Suspense>
+            <SignInAgain welcome={welcome.data} was={session} />
+          </Suspense>
+        )}
+        <Boundary key={pathname}>
+          <Suspense fallback={<Waiting height="80vh" />}>
+            <Routes>
+              <Route path="/map" element={<MapPage />} />
+              <Route path="/map/list" element={<ListPage />} />
+              <Route path="/map/techniques/:id" element={<TechniquePage />} />
+              <Route path="/chains" element={<ChainsPage />} />
+              <Route path="/chains/:id" element={<ChainEditorPage />} />
+              <Route path="/ranks" element={<RanksPage />} />
+              <Route path="/ranks/:ladder/:rank" element={<RankPage />} />
+              <Route path="/mat" element={<MatPage />} />
+              <Route path="/mat/week" element={<WeekPage />} />
+              <Route path="/mat/:id/plan" element={<PlanPage />} />
+              <Route path="/mat/:id" element={<MatPage />} />
+              <Route path="/people" element={<PeoplePage />} />
+              <Route path="/people/new" element={<PersonPage />} />
+              <Route path="/people/:id/change" element={<PersonPage />} />
+              <Route path="/people/:id" element={<StudentPage />} />
+              <Route path="/house" element={<HousePage />}>
+                <Route index element={<ClubRoom />} />
+                <Route path="tracks" element={<TracksRoom />} />
+                <Route path="accounts" element={<AccountsRoom />} />
+                <Route path="copies" element={<CopiesRoom />} />
+                <Route path="exchange" element={<ExchangeRoom />} />
+                <Route path="library" element={<LibraryRoom />} />
+              </Route>
+              <Route path="*" element={<Navigate to="/map" replace />} />
+            </Routes>
+          </Suspense>
+        </Boundary>
+      </Frame>
+    </LastSession>
   );
 }

@@ -1,4 +1,5 @@
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { createContext, useContext } from 'react';
 import { today } from '../ui/words';
 import { type Problem, read, readTagged } from './client';
 import type {
@@ -26,6 +27,7 @@ import type {
   Readiness,
   RosterPage,
   RouteView,
+  Session,
   Stage,
   Student,
   Technique,
@@ -48,8 +50,12 @@ export const useWelcome = () =>
 
 export const useSession = () => {
   const welcome = useWelcome();
-  return { data: welcome.data?.session };
+  const was = useContext(LastSession);
+  return { data: welcome.data?.session ?? was };
 };
+
+/** Who was signed in last: while the sign-in is done again over the page, the page stays theirs. */
+export const LastSession = createContext<Session | null>(null);
 
 /** The words of the mat; they hardly ever change. */
 export const useWords = (enabled = true) =>

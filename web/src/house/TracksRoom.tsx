@@ -3,7 +3,7 @@ import { lazy, Suspense, useState } from 'react';
 import { useTracks } from '../api/queries';
 import type { Slot, Track } from '../api/types';
 import { Empty, Loaded, Waiting } from '../ui/States';
-import { time } from '../ui/words';
+import { date, time } from '../ui/words';
 import classes from './TracksRoom.module.css';
 
 const TrackForm = lazy(() => import('./TrackForm').then((m) => ({ default: m.TrackForm })));
@@ -83,7 +83,11 @@ function TrackSection({ track, onChange }: { track: Track; onChange: () => void 
               </span>
               <span>{slot.area}</span>
               <span className="quiet">
-                {[slot.coach, slot.from && `from ${slot.from}`, slot.until && `until ${slot.until}`]
+                {[
+                  slot.coach,
+                  slot.from && `from ${date(slot.from)}`,
+                  slot.until && `until ${date(slot.until)}`,
+                ]
                   .filter(Boolean)
                   .join(' · ')}
               </span>

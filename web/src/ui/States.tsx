@@ -9,7 +9,7 @@ import classes from './States.module.css';
 export function Waiting({ height = 320 }: { height?: number | string }) {
   return (
     <div role="status" aria-label="Loading" style={{ padding: 18 }}>
-      <Skeleton height={height} radius={3} />
+      <Skeleton height={height} radius={3} className={classes.coming} />
     </div>
   );
 }

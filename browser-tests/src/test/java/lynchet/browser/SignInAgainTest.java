@@ -70,7 +70,7 @@ class SignInAgainTest {
         coach.type(coach.field("Name"), "Half typed");
         coach.choose("Starts in", "Closed guard, b", "Closed guard, bottom");
         coach.type(coach.see("input[aria-label='Next from Closed guard, bottom']"), "hip-b", Keys.ENTER);
-        coach.see("input[aria-label='Next from Mount, top']");
+        coach.see("h2", "1 step deep");
         runOut();
         coach.use("button", "Save");
         signInAgain();

@@ -38,6 +38,7 @@ final class EveryRead {
                         .replace("/classes/{id}", "/classes/fundamentals-" + RunningClub.TODAY)
                         .replace("{card}", card)
                         .replace("{kind}", "roster")
+                        .replace("{name}", "none")
                         .replace("{id}", "closed-guard");
                 there += there.endsWith("/promotions") || there.endsWith("/evidence") || there.endsWith("/ignored")
                         ? "?student=" + student

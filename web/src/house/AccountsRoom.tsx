@@ -16,9 +16,6 @@ const ROLES: { value: Role; label: string; may: string }[] = [
   { value: 'HEAD', label: 'Head coach', may: 'decides and changes everything' },
   { value: 'VIEWER', label: 'Viewer', may: 'reads, without ages, notes and health' },
 ];
-/** What a role means stands below it, so that fields stand in one line. */
-const BELOW: ('label' | 'input' | 'description' | 'error')[] = ['label', 'input', 'description', 'error'];
-
 const roleName = (role: Role) => ROLES.find((r) => r.value === role)?.label ?? role;
 
 const useAccounts = () =>
@@ -149,7 +146,6 @@ function NewAccount({ onGiven }: { onGiven: (given: Given) => void }) {
       <Select
         label="May"
         description={role?.may}
-        inputWrapperOrder={BELOW}
         data={ROLES.map(({ value, label }) => ({ value, label }))}
         allowDeselect={false}
         {...form.getInputProps('role')}
@@ -210,7 +206,6 @@ function ChangeAccount({ account, onClose }: { account: AccountView; onClose: ()
       <form onSubmit={save} className={classes.stack} noValidate>
         <Select
           label="May"
-          inputWrapperOrder={BELOW}
           description={ROLES.find((r) => r.value === form.values.role)?.may}
           data={ROLES.map(({ value, label }) => ({ value, label }))}
           allowDeselect={false}

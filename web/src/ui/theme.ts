@@ -11,7 +11,10 @@ export const theme = createTheme({
   primaryColor: 'turf',
   defaultRadius: 3,
   components: {
-    InputWrapper: { defaultProps: { withAsterisk: false } },
+    // What is said about a field stands below it, so that fields side by side stand in one line.
+    InputWrapper: {
+      defaultProps: { withAsterisk: false, inputWrapperOrder: ['label', 'input', 'description', 'error'] },
+    },
     SegmentedControl: {
       styles: {
         root: { background: 'var(--ground)', border: '1px solid var(--line)' },

@@ -21,11 +21,13 @@ import org.springframework.web.bind.annotation.RestController;
 class AccountController {
 
     private final Accounts accounts;
+    private final AccountPersons persons;
     private final People people;
     private final Durable durable;
 
-    AccountController(Accounts accounts, People people, Durable durable) {
+    AccountController(Accounts accounts, AccountPersons persons, People people, Durable durable) {
         this.accounts = accounts;
+        this.persons = persons;
         this.people = people;
         this.durable = durable;
     }
@@ -44,13 +46,18 @@ class AccountController {
     @PostMapping
     Given add(@RequestBody NewAccount account) {
         known(account.person());
-        return durable.write(() -> accounts.add(account.name(), account.role(), account.person()));
+        Given given = durable.write(() -> accounts.add(account.name(), account.role(), account.person()));
+        persons.changed();
+        return given;
     }
 
     @PutMapping("/{name}")
     AccountView change(@PathVariable String name, @RequestBody AccountChange change) {
         known(change.person());
-        return durable.writeAlone(() -> accounts.change(name, change.role(), change.person(), change.isOff()));
+        AccountView changed =
+                durable.writeAlone(() -> accounts.change(name, change.role(), change.person(), change.isOff()));
+        persons.changed();
+        return changed;
     }
 
     /** A new one-time link; the one that was given before no longer works. */

@@ -25,6 +25,7 @@ import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.PartStore;
+import lynchet.server.keep.PersonOf;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
 import org.springframework.stereotype.Service;
@@ -49,6 +50,7 @@ public class RecordStore {
     private final Taught taught;
     private final Known known;
     private final Journal journal;
+    private final PersonOf persons;
     private final Clock clock;
 
     RecordStore(
@@ -60,6 +62,7 @@ public class RecordStore {
             Taught taught,
             Known known,
             Journal journal,
+            PersonOf persons,
             Clock clock) {
         this.attendance = attendance;
         this.practice = practice;
@@ -69,6 +72,7 @@ public class RecordStore {
         this.taught = taught;
         this.known = known;
         this.journal = journal;
+        this.persons = persons;
         this.clock = clock;
     }
 
@@ -242,6 +246,7 @@ public class RecordStore {
         if (same.isPresent()) {
             return same.get();
         }
+        persons.judges(sent.student());
         TrainingClass trained = sent.classId() == null ? null : open(sent.classId());
         known.check(Parts.MARKS, sent);
         Mark stamped = stamp(sent, at(sent.at()), Journal.who());

@@ -21,6 +21,7 @@ import lynchet.server.club.Known;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.PersonOf;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
 import lynchet.server.mat.StudentStates;
@@ -37,6 +38,7 @@ public class People {
     private final Taught taught;
     private final Known known;
     private final Journal journal;
+    private final PersonOf persons;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
@@ -47,6 +49,7 @@ public class People {
             Taught taught,
             Known known,
             Journal journal,
+            PersonOf persons,
             Clock clock) {
         this.students = students;
         this.promotions = promotions;
@@ -54,6 +57,7 @@ public class People {
         this.taught = taught;
         this.known = known;
         this.journal = journal;
+        this.persons = persons;
         this.clock = clock;
     }
 
@@ -131,6 +135,7 @@ public class People {
             }
             return kept.get();
         }
+        persons.judges(given.student());
         known.check(Parts.PROMOTIONS, given);
         Promotion stamped =
                 stamped(given, clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS), Journal.who());

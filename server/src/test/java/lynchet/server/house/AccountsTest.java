@@ -220,6 +220,28 @@ class AccountsTest {
                 .isEqualTo(404);
     }
 
+    @Test
+    void nobodyMarksOrPromotesThemselves() {
+        HttpUser user = opened("HEAD");
+        String mark =
+                "{\"id\":\"m-%s-%s\",\"student\":\"%s\",\"subject\":\"arm-lock\",\"standard\":\"SHOWN\",\"passed\":true}";
+        String self = "orla-fenwick";
+        user.post("/api/marks", mark.formatted(name, "before", self)).expect(200);
+        user.put("/api/accounts/" + name, "{\"role\":\"HEAD\",\"person\":\"" + self + "\",\"isOff\":false}", null)
+                .expect(200);
+        assertThat(user.post("/api/marks", mark.formatted(name, "own", self)).code())
+                .isEqualTo("OWN_JUDGEMENT");
+        user.post("/api/marks", mark.formatted(name, "other", "kit-harrowgate")).expect(200);
+        String promotion = "{\"id\":\"pr-%s\",\"student\":\"%s\",\"ladder\":\"adult\",\"to\":\"green\",\"stripes\":0,"
+                + "\"date\":\"2026-11-24\",\"fromBefore\":false,\"figures\":[]}";
+        assertThat(user.post("/api/promotions", promotion.formatted(name, self)).code())
+                .isEqualTo("OWN_JUDGEMENT");
+        RunningClub.as("head")
+                .post("/api/marks", mark.formatted(name, "by-another", self))
+                .expect(200);
+        become("VIEWER", true).expect(200);
+    }
+
     @ParameterizedTest
     @CsvSource({"coach", "viewer"})
     void onlyTheHeadCoachSeesAndMakesAccounts(String account) {

@@ -1,0 +1,22 @@
+package lynchet.server.keep;
+
+import java.util.Optional;
+
+/** Whose account it is. Nobody marks, examines or promotes themselves. */
+public interface PersonOf {
+
+    /** Id of the person that an account names; empty: it names none, or there is no such account. */
+    Optional<String> account(String name);
+
+    /**
+     * Lets a judgement of somebody pass if whoever is signed in is somebody else.
+     *
+     * @param student id of whoever is judged
+     * @throws Refusal 422 if it is their own
+     */
+    default void judges(String student) {
+        if (account(Journal.who()).filter(student::equals).isPresent()) {
+            throw Refusal.bad("OWN_JUDGEMENT", "/student", "Nobody marks or promotes themselves; ask another coach.");
+        }
+    }
+}

@@ -51,6 +51,11 @@ public final class RunningClub implements BeforeAllCallback {
         return application.getBean(StudentStates.class).of(students);
     }
 
+    /** Where it is. */
+    public static String address() {
+        return "http://127.0.0.1:" + port();
+    }
+
     static int port() {
         return port(application);
     }

@@ -55,9 +55,9 @@ class OpenSessions implements HttpSessionListener {
                 .toList();
     }
 
-    /** Ends one session of an account; nothing happens if it is somebody else's or has ended. */
-    void end(String account, String id) {
-        end(session -> account.equals(read(session, ACCOUNT)) && id.equals(read(session, NAME)));
+    /** Ends one session of an account; false if it has ended or is somebody else's. */
+    boolean end(String account, String id) {
+        return end(session -> account.equals(read(session, ACCOUNT)) && id.equals(read(session, NAME)));
     }
 
     void endAll(String account) {
@@ -69,10 +69,12 @@ class OpenSessions implements HttpSessionListener {
                 account.equals(read(session, ACCOUNT)) && !session.getId().equals(but.getId()));
     }
 
-    private void end(java.util.function.Predicate<HttpSession> which) {
+    private boolean end(java.util.function.Predicate<HttpSession> which) {
+        boolean isAny = false;
         for (HttpSession session : open.keySet()) {
             if (which.test(session)) {
                 open.remove(session);
+                isAny = true;
                 try {
                     session.invalidate();
                 } catch (IllegalStateException ended) {
@@ -80,6 +82,7 @@ class OpenSessions implements HttpSessionListener {
                 }
             }
         }
+        return isAny;
     }
 
     private static String read(HttpSession session, String name) {

@@ -195,7 +195,9 @@ class SessionController {
     /** Ends one of one's own sessions. */
     @DeleteMapping("/mine/{id}")
     ResponseEntity<Void> end(@PathVariable String id, Authentication who) {
-        open.end(who.getName(), id);
+        if (!open.end(who.getName(), id)) {
+            throw Refusal.missing("session", id);
+        }
         return ResponseEntity.noContent().build();
     }
 

@@ -115,6 +115,12 @@ class Copies {
 
     /** What was not finished, and what is older than those that are kept. */
     private void prune() throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path part :
+                    files.filter(file -> file.toString().endsWith(".part")).toList()) {
+                Files.delete(part);
+            }
+        }
         for (CopyView old : all().stream().skip(KEPT).toList()) {
             Files.deleteIfExists(folder.resolve(old.name()));
         }

@@ -114,6 +114,30 @@ class CopiesTest {
     }
 
     @Test
+    void fourteenAreKeptAndWhatWasNotFinishedGoes() throws Exception {
+        Path data = folder.resolve("data");
+        try (ConfigurableApplicationContext club = start(data)) {
+            HttpUser head = RunningClub.head(club);
+            Path copies = Files.createDirectories(data.resolve("copies"));
+            for (int n = 10; n < 25; n++) {
+                Files.writeString(copies.resolve("club-2020-01-01-0000" + n + ".zip"), "old");
+            }
+            Path part = Files.writeString(copies.resolve("club-2020-01-01-000009.part"), "killed here");
+            String name = head.post("/api/copies", "{}")
+                    .expect(200)
+                    .json()
+                    .path("name")
+                    .asString();
+            assertThat(head.get("/api/copies").json()).hasSize(14);
+            assertThat(head.get("/api/copies").json().get(0).path("name").asString())
+                    .isEqualTo(name);
+            assertThat(copies.resolve("club-2020-01-01-000024.zip")).exists();
+            assertThat(copies.resolve("club-2020-01-01-000011.zip")).doesNotExist();
+            assertThat(part).doesNotExist();
+        }
+    }
+
+    @Test
     void aRestoreKeepsWhatWasThereAsideAndRefusesWhatIsNoCopy() throws Exception {
         Path data = folder.resolve("data");
         String first;

@@ -38,25 +38,20 @@ class EveryWriteTest {
             Set.of("id", "by", "coach", "owner", "group", "blockId", "text", "name");
 
     /** Bodies of what is no part of a club. */
-    private static final Map<String, String> MADE = Map.of(
-            "Merge",
-            "{\"into\":\"turn-away\"}",
-            "Taking",
-            "{\"keys\":[\"x\"]}",
-            "IgnoredGap",
-            "{\"id\":\"hostile\",\"rank\":\"white\",\"code\":\"NO_ANSWER\",\"reaction\":\"hip-throw-they-sink\",\"reason\":\"x\"}",
-            "First",
-            "{\"code\":\"x\",\"name\":\"x\",\"password\":\"x\",\"club\":\"x\",\"library\":\"EMPTY\"}",
-            "NewAccount",
-            "{\"name\":\"hostile\",\"role\":\"COACH\",\"person\":\"orla-fenwick\"}",
-            "AccountChange",
-            "{\"role\":\"COACH\",\"person\":\"orla-fenwick\",\"isOff\":false}",
-            "Opened",
-            "{\"link\":\"x\"}",
-            "Chosen",
-            "{\"link\":\"x\",\"password\":\"x\"}",
-            "Changed",
-            "{\"old\":\"x\",\"password\":\"x\"}");
+    private static final Map<String, String> MADE = Map.ofEntries(
+            Map.entry("News", "{\"news\":\"CALLED_OFF\",\"reason\":\"x\"}"),
+            Map.entry("Merge", "{\"into\":\"turn-away\"}"),
+            Map.entry("Taking", "{\"keys\":[\"x\"]}"),
+            Map.entry(
+                    "IgnoredGap",
+                    "{\"id\":\"hostile\",\"rank\":\"white\",\"code\":\"NO_ANSWER\",\"reaction\":\"hip-throw-they-sink\",\"reason\":\"x\"}"),
+            Map.entry(
+                    "First", "{\"code\":\"x\",\"name\":\"x\",\"password\":\"x\",\"club\":\"x\",\"library\":\"EMPTY\"}"),
+            Map.entry("NewAccount", "{\"name\":\"hostile\",\"role\":\"COACH\",\"person\":\"orla-fenwick\"}"),
+            Map.entry("AccountChange", "{\"role\":\"COACH\",\"person\":\"orla-fenwick\",\"isOff\":false}"),
+            Map.entry("Opened", "{\"link\":\"x\"}"),
+            Map.entry("Chosen", "{\"link\":\"x\",\"password\":\"x\"}"),
+            Map.entry("Changed", "{\"old\":\"x\",\"password\":\"x\"}"));
 
     private final HttpUser head = RunningClub.as("head");
     private final JsonNode document = read();

@@ -1,5 +1,9 @@
 package lynchet.server;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -31,7 +35,17 @@ public final class RunningClub implements BeforeAllCallback {
                 "--server.port=0",
                 "--lynchet.demo=true",
                 "--lynchet.today=" + TODAY,
+                "--lynchet.data=" + folder(),
                 "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1");
+    }
+
+    /** Where a club that is kept in memory puts its letters. */
+    private static Path folder() {
+        try {
+            return Files.createTempDirectory("lynchet-test");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** Somebody who has not signed in to a club. */

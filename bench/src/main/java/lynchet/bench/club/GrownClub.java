@@ -129,6 +129,7 @@ final class GrownClub implements ClubArchive.Source {
                     today.minusYears(8 + random.nextInt(40)),
                     today.minusWeeks(WEEKS),
                     null,
+                    null,
                     (double) (30 + random.nextInt(70)),
                     today.minusWeeks(5),
                     150,

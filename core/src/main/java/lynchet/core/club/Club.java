@@ -8,6 +8,7 @@ import lynchet.core.chain.Chain;
 import lynchet.core.grading.Grading;
 import lynchet.core.map.MapData;
 import lynchet.core.mat.Attendance;
+import lynchet.core.mat.ClassPattern;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
@@ -18,6 +19,7 @@ import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
 import lynchet.core.round.Round;
 import lynchet.core.rule.Say;
+import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.core.walk.IgnoredGap;
 import lynchet.core.words.Word;
@@ -154,6 +156,14 @@ public final class Club {
 
     public List<Term> terms() {
         return all(Parts.TERMS);
+    }
+
+    public List<Closure> closures() {
+        return all(Parts.CLOSURES);
+    }
+
+    public List<ClassPattern> patterns() {
+        return all(Parts.PATTERNS);
     }
 
     public List<Student> people() {

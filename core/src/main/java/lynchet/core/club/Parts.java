@@ -33,6 +33,7 @@ import lynchet.core.map.Ruleset;
 import lynchet.core.map.Technique;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.ClassPattern;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
@@ -44,6 +45,7 @@ import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.round.Round;
+import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.core.walk.IgnoredGap;
 import lynchet.core.words.Word;
@@ -103,6 +105,15 @@ public final class Parts {
     public static final Part<Term> TERMS = Part.taught(
                     "terms", "term", Term.class, Term::id, (term, to) -> to.offer(TERM, term.id()))
             .pointingAt((term, to) -> each(term.slots(), "slots", (id, at) -> to.refer("TERM_SLOT", at, SLOT, id)));
+
+    public static final Part<Closure> CLOSURES = Part.taught(
+                    "closures", "closure", Closure.class, Closure::id, (closure, to) -> {})
+            .pointingAt((closure, to) ->
+                    each(closure.tracks(), "tracks", (id, at) -> to.refer("CLOSURE_TRACK", at, TRACK, id)));
+
+    public static final Part<ClassPattern> PATTERNS = Part.taught(
+                    "patterns", "pattern", ClassPattern.class, ClassPattern::id, (pattern, to) -> {})
+            .pointingAt((pattern, to) -> each(pattern.blocks(), "blocks", (block, at) -> block(block, at, to)));
 
     public static final Part<Student> PEOPLE = Part.record("people", "student", Student.class, Student::id)
             .offering((student, to) -> to.offer(STUDENT, student.id()))
@@ -202,6 +213,8 @@ public final class Parts {
             WORDS,
             DRILLS,
             TERMS,
+            CLOSURES,
+            PATTERNS,
             PEOPLE,
             CLASSES,
             GRADINGS,

@@ -109,6 +109,7 @@ public final class TechniqueMerge {
                 .changing(Parts.LADDERS, all -> each(all, this::ladder))
                 .changing(Parts.WORDS, all -> each(all, this::word))
                 .changing(Parts.DRILLS, all -> each(all, this::drill))
+                .changing(Parts.PATTERNS, all -> each(all, p -> p.withBlocks(each(p.blocks(), this::block))))
                 .changing(Parts.CLASSES, all -> each(all, this::trained))
                 .changing(Parts.PRACTICE, all -> each(all, this::practice))
                 .changing(Parts.MARKS, all -> each(all, this::mark))

@@ -50,6 +50,12 @@ public record TrainingClass(
         return blocks.stream().filter(block -> block.id().equals(blockId)).findFirst();
     }
 
+    /** The same class, called off or taking place. */
+    public TrainingClass calledOff(boolean isOff) {
+        return new TrainingClass(
+                id, date, start, minutes, track, slot, term, group, coach, area, theme, blocks, isOff, pinned);
+    }
+
     /** The same class made of other blocks. */
     public TrainingClass withBlocks(List<Block> others) {
         return new TrainingClass(

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param heightCm height in centimetres, 60 to 250; null: unknown
  * @param priorClasses classes credited from before the club; they count for the rank held then, not for later ones
  * @param left the day they left; null: still enrolled
+ * @param guest what is known of somebody who only visits or tries a class; null: they train here
  */
 public record Student(
         String id,
@@ -26,6 +27,7 @@ public record Student(
         @Nullable LocalDate born,
         LocalDate joined,
         @Nullable LocalDate left,
+        @Nullable Guest guest,
         @Nullable Double weightKg,
         @Nullable LocalDate weighed,
         @Nullable Integer heightCm,
@@ -38,6 +40,14 @@ public record Student(
         @Most(200) List<Restriction> restrictions,
         List<String> keepApart,
         @Most(2000) String notes) {
+
+    /**
+     * Somebody who visits, or tries a class before joining. {@code joined} is then the day they first came; on joining it
+     * becomes the day of joining, so that their classes stay theirs and those before it are trials.
+     *
+     * @param fallsKnown whether somebody has seen that they can fall; where not, nobody throws them
+     */
+    public record Guest(boolean fallsKnown) {}
 
     public Student {
         Say.id("a student", id);
@@ -74,6 +84,7 @@ public record Student(
                 born,
                 joined,
                 left,
+                guest,
                 weightKg,
                 weighed,
                 heightCm,
@@ -86,6 +97,31 @@ public record Student(
                 restrictions,
                 keepApart,
                 notes);
+    }
+
+    /** The same person with other notes. */
+    public Student withNotes(String others) {
+        return new Student(
+                id,
+                name,
+                calledBy,
+                card,
+                born,
+                joined,
+                left,
+                guest,
+                weightKg,
+                weighed,
+                heightCm,
+                lead,
+                tracks,
+                priorClasses,
+                memberUntil,
+                contacts,
+                holds,
+                restrictions,
+                keepApart,
+                others);
     }
 
     /** Age in whole years on a day; empty when the birth date is not known. */
@@ -108,6 +144,7 @@ public record Student(
                 null,
                 joined,
                 left,
+                guest,
                 null,
                 null,
                 null,

@@ -10,21 +10,23 @@ import lynchet.core.mat.TrainingClass;
 
 /**
  * Which classes the weekly slots give on which days: a slot of a track gives one on its weekday, while it holds, unless a
- * term that covers the day is closed then or does not use the slot. Such a class is kept only once something is recorded
+ * closure or a term that covers the day says otherwise. Such a class is kept only once something is recorded
  * or planned for it; until then everybody works it out to the same id.
  */
 public final class Calendar {
 
     private final List<Track> tracks;
     private final List<Term> terms;
+    private final List<Closure> closures;
 
-    private Calendar(List<Track> tracks, List<Term> terms) {
+    private Calendar(List<Track> tracks, List<Term> terms, List<Closure> closures) {
         this.tracks = tracks;
         this.terms = terms;
+        this.closures = closures;
     }
 
-    public static Calendar of(List<Track> tracks, List<Term> terms) {
-        return new Calendar(tracks, terms);
+    public static Calendar of(List<Track> tracks, List<Term> terms, List<Closure> closures) {
+        return new Calendar(tracks, terms, closures);
     }
 
     /** The classes of a day and the days after it up to another one, in order of time. */
@@ -33,7 +35,7 @@ public final class Calendar {
         for (LocalDate day = from; !day.isAfter(to); day = day.plusDays(1)) {
             for (Track track : tracks) {
                 for (Track.Slot slot : track.slots()) {
-                    if (slot.holdsOn(day) && isUsed(slot, day)) {
+                    if (slot.holdsOn(day) && isOpen(track.id(), day) && isUsed(slot, day)) {
                         classes.add(track.planned(slot, day, termOn(day)));
                     }
                 }
@@ -66,6 +68,10 @@ public final class Calendar {
         } catch (java.time.format.DateTimeParseException e) {
             return Optional.empty();
         }
+    }
+
+    private boolean isOpen(String track, LocalDate day) {
+        return closures.stream().noneMatch(closure -> closure.closes(track, day));
     }
 
     private boolean isUsed(Track.Slot slot, LocalDate day) {

@@ -10,16 +10,19 @@ import java.util.List;
 import java.util.stream.Stream;
 import lynchet.core.grading.Grading;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.ClassPattern;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.Track;
+import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.round.Round;
 import lynchet.core.rule.Say;
+import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.core.words.Word;
 import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
@@ -43,8 +46,8 @@ class RefusedValuesTest {
 
     private static Student student(LocalDate born, Double weight, Integer height) {
         return new Student(
-                "ana", "Ana", null, null, born, DAY, null, weight, null, height, null, null, 0, null, null, null, null,
-                null, null);
+                "ana", "Ana", null, null, born, DAY, null, null, weight, null, height, null, null, 0, null, null, null,
+                null, null, null);
     }
 
     static Stream<Arguments> refused() {
@@ -62,6 +65,14 @@ class RefusedValuesTest {
                 refused(
                         "term t ends before it begins",
                         () -> new Term("t", "T", DAY, DAY.minusDays(1), null, null, null)),
+                refused("closure c ends before it begins", () -> new Closure("c", "C", DAY, DAY.minusDays(1), null)),
+                refused(
+                        "closure c is longer than a year",
+                        () -> new Closure("c", "C", DAY, DAY.plusYears(1).plusDays(1), null)),
+                refused("pattern p has no block", () -> new ClassPattern("p", "P", List.of())),
+                refused(
+                        "the guardian's e-mail address a@b, c@d.example is not one",
+                        () -> new Contacts(null, null, null, null, "a@b, c@d.example", null, null)),
                 refused(
                         "the minutes of slot s must be from 5 to 480, not 3",
                         () -> new Track.Slot("s", null, null, DayOfWeek.MONDAY, LocalTime.NOON, 3, null, null)),

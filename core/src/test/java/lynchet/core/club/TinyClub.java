@@ -13,6 +13,7 @@ import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.ClassPattern;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
@@ -27,6 +28,7 @@ import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusGroup;
 import lynchet.core.round.Round;
+import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.core.walk.Finding;
 import lynchet.core.walk.IgnoredGap;
@@ -45,6 +47,10 @@ public final class TinyClub {
     final List<DrillShape> drills = one(drill("shrimps", "hip-bump", "guard"));
     final List<Track> tracks = one(track("all", "mondays"));
     final List<Term> terms = one(term("spring", "mondays"));
+    final List<Closure> closures =
+            one(new Closure("easter", "Easter", DAY.plusDays(30), DAY.plusDays(33), List.of("all")));
+    final List<ClassPattern> patterns = one(
+            new ClassPattern("usual", "Usual", trained("c0", "all", "hip-bump").blocks()));
     final List<Student> people = one(student("ana", "11"));
     final List<Promotion> promotions = one(given("gave", "ana", "adult", "white"));
     final List<TrainingClass> classes = one(trained("c1", "all", "hip-bump"));
@@ -73,6 +79,8 @@ public final class TinyClub {
         return Club.teaching("Tiny", on, chains, ladders, words, drills)
                 .with(Parts.TRACKS, tracks)
                 .with(Parts.TERMS, terms)
+                .with(Parts.CLOSURES, closures)
+                .with(Parts.PATTERNS, patterns)
                 .with(Parts.PEOPLE, people)
                 .with(Parts.PROMOTIONS, promotions)
                 .with(Parts.CLASSES, classes)
@@ -130,8 +138,8 @@ public final class TinyClub {
     /** Every other part of a student is left out. */
     public static Student student(String id, String card) {
         return new Student(
-                id, id, null, card, null, DAY, null, null, null, null, null, null, 0, null, null, null, null, null,
-                null);
+                id, id, null, card, null, DAY, null, null, null, null, null, null, null, 0, null, null, null, null,
+                null, null);
     }
 
     static Promotion given(String id, String student, String ladder, String rank) {

@@ -116,6 +116,7 @@ class ReadinessTest {
                 null,
                 null,
                 null,
+                null,
                 prior,
                 memberUntil,
                 null,

@@ -19,6 +19,7 @@ class StudentTest {
                 born,
                 DAY,
                 null,
+                null,
                 61.5,
                 DAY,
                 170,
@@ -26,7 +27,7 @@ class StudentTest {
                 List.of("all"),
                 4,
                 DAY,
-                new Contacts("Parent", "0555", "Aunt", "0556"),
+                new Contacts("0557", "ana@mail.example", "Parent", "0555", null, "Aunt", "0556"),
                 List.of(new Hold(DAY, null, "calm down first", "coach", null)),
                 List.of(new Restriction(Restriction.Kind.NO_NECK, DAY, null, "left shoulder")),
                 List.of("ben"),
@@ -47,7 +48,18 @@ class StudentTest {
         Student shown = student(LocalDate.of(2012, 2, 29)).withoutPrivate();
         assertThat(shown.toString())
                 .contains("ana", "all", "11")
-                .doesNotContain("2012", "61.5", "170", "0555", "Aunt", "calm down", "shoulder", "ben", "seated");
+                .doesNotContain(
+                        "2012",
+                        "61.5",
+                        "170",
+                        "0555",
+                        "0557",
+                        "mail.example",
+                        "Aunt",
+                        "calm down",
+                        "shoulder",
+                        "ben",
+                        "seated");
     }
 
     @Test

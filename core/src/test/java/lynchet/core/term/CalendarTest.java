@@ -29,7 +29,7 @@ class CalendarTest {
             new Track("juniors", "Juniors", null, List.of(slot("juniors", null, null, DayOfWeek.MONDAY, 17)));
 
     private List<String> ids(List<Term> terms, LocalDate from, LocalDate to) {
-        return Calendar.of(List.of(throwing, juniors), terms).between(from, to).stream()
+        return Calendar.of(List.of(throwing, juniors), terms, List.of()).between(from, to).stream()
                 .map(TrainingClass::id)
                 .toList();
     }
@@ -69,7 +69,7 @@ class CalendarTest {
                         "throws-wed-2026-03-11",
                         "juniors-2026-03-16",
                         "throws-mon-2026-03-16");
-        TrainingClass first = Calendar.of(List.of(throwing), List.of(spring))
+        TrainingClass first = Calendar.of(List.of(throwing), List.of(spring), List.of())
                 .between(MONDAY, MONDAY)
                 .get(0);
         assertThat(first)
@@ -80,8 +80,19 @@ class CalendarTest {
     }
 
     @Test
+    void aClosureTakesItsDaysFromItsTracks() {
+        LocalDate next = MONDAY.plusDays(7);
+        Closure hall = new Closure("hall", "Hall let out", MONDAY, MONDAY.plusDays(2), List.of("throws"));
+        Closure feast = new Closure("feast", "Feast", next, next, List.of());
+        assertThat(Calendar.of(List.of(throwing, juniors), List.of(), List.of(hall, feast))
+                        .between(MONDAY, next.plusDays(2)))
+                .extracting(TrainingClass::id)
+                .containsExactly("juniors-2026-03-02", "throws-wed-2026-03-11");
+    }
+
+    @Test
     void aClassIsFoundByItsIdOnlyOnADayThatItsSlotHas() {
-        Calendar calendar = Calendar.of(List.of(throwing, juniors), List.of());
+        Calendar calendar = Calendar.of(List.of(throwing, juniors), List.of(), List.of());
         assertThat(calendar.find("throws-wed-2026-03-04")).isPresent();
         assertThat(calendar.find("throws-wed-2026-03-05")).isEmpty();
         assertThat(calendar.find("throws-wed-2026-04-01"))

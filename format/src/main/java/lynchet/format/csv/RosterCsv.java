@@ -208,6 +208,7 @@ public final class RosterCsv {
                 c.date("born").orElse(was == null ? null : was.born()),
                 joined,
                 c.date("left").orElse(was == null ? null : was.left()),
+                was == null ? null : was.guest(),
                 weight.orElse(was == null ? null : was.weightKg()),
                 reweighed ? today : was == null ? null : was.weighed(),
                 c.whole("height_cm").orElse(was == null ? null : was.heightCm()),

@@ -128,7 +128,7 @@ public final class Snapshot {
 
     /** The classes that the weekly slots give. */
     public Calendar calendar() {
-        return Calendar.of(taught.tracks(), taught.terms());
+        return Calendar.of(taught.tracks(), taught.terms(), taught.closures());
     }
 
     public Map<String, Double> centrality() {

@@ -1,6 +1,7 @@
 package lynchet.server.house;
 
 import java.util.Map;
+import java.util.Optional;
 import lynchet.server.club.ClubSettings;
 import lynchet.server.mat.StudentStates;
 import lynchet.starter.demo.DemoClub;
@@ -25,6 +26,7 @@ class Beginning {
     private final Opening opening;
     private final ClubSettings settings;
     private final StudentStates states;
+    private final Tablet tablet;
     private final boolean demo;
 
     Beginning(
@@ -34,6 +36,7 @@ class Beginning {
             Opening opening,
             ClubSettings settings,
             StudentStates states,
+            Tablet tablet,
             @Value("${lynchet.demo}") boolean demo) {
         this.accounts = accounts;
         this.library = library;
@@ -41,6 +44,7 @@ class Beginning {
         this.opening = opening;
         this.settings = settings;
         this.states = states;
+        this.tablet = tablet;
         this.demo = demo;
     }
 
@@ -58,6 +62,9 @@ class Beginning {
             settings.statesBuilt(true);
         }
         opening.open();
+        Optional.ofNullable(tablet.wayIn().authority())
+                .ifPresent(at ->
+                        LOG.info("A tablet installs the club's authority once, from {}\n{}", at, Tablet.drawn(at)));
         accounts.firstCode()
                 .ifPresent(code -> LOG.info(
                         "Nobody can sign in yet. Open the first page and make the head coach with the code {}", code));

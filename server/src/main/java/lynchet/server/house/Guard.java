@@ -49,6 +49,8 @@ class Guard {
                         .authenticated()
                         .requestMatchers("/api/accounts/**", "/api/copies/**")
                         .hasRole(Role.HEAD.name())
+                        .requestMatchers(GET, "/api/classes/*/telling", "/api/letters/**")
+                        .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers(GET, "/api/archive")
                         .hasRole(Role.HEAD.name())
                         .requestMatchers("/api/archive/**", "/api/imports/**", "/api/csv/**", "/api/library/**")
@@ -60,6 +62,9 @@ class Guard {
                                 "/api/attendance",
                                 "/api/practice",
                                 "/api/marks",
+                                "/api/people",
+                                "/api/patterns",
+                                "/api/classes/*/news",
                                 "/api/chains",
                                 "/api/chains/check")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())

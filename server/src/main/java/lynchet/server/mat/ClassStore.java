@@ -51,6 +51,22 @@ public class ClassStore extends BodyRecords<TrainingClass, ClassRow> {
                 .toList();
     }
 
+    /** Those from a day to a day in which somebody was, in order of time. */
+    @Transactional(readOnly = true)
+    public List<TrainingClass> attendedBetween(LocalDate from, LocalDate to) {
+        return core(entities()
+                        .createQuery(
+                                from() + "where r.date between :from and :to and r.cancelled = false and exists"
+                                        + " (select 1 from AttendanceRow a where a.classId = r.id)",
+                                ClassRow.class)
+                        .setParameter("from", from)
+                        .setParameter("to", to)
+                        .getResultList())
+                .stream()
+                .sorted(IN_TIME)
+                .toList();
+    }
+
     /** Kept classes and those that the calendar gives besides, in order of time. */
     static List<TrainingClass> together(List<TrainingClass> kept, List<TrainingClass> given) {
         Set<String> ids = new HashSet<>();

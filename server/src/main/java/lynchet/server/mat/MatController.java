@@ -14,6 +14,7 @@ import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.safety.Caution;
 import lynchet.core.safety.Cautions;
+import lynchet.core.term.Closure;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
@@ -60,7 +61,8 @@ class MatController {
             List<PracticeEntry> practice,
             Map<String, List<Caution>> cautions) {}
 
-    record Calendar(LocalDate today, List<Track> tracks, List<TrainingClass> classes) {}
+    /** The classes of some days, and what closes them. */
+    record Calendar(LocalDate today, List<Track> tracks, List<TrainingClass> classes, List<Closure> closures) {}
 
     /** Classes from a day to a day, those that the weekly slots give among them; today's when neither is given. */
     @GetMapping("/classes")
@@ -75,7 +77,11 @@ class MatController {
         return new Calendar(
                 today,
                 now.taught().tracks(),
-                ClassStore.together(classes.between(first, last), now.calendar().between(first, last)));
+                ClassStore.together(classes.between(first, last), now.calendar().between(first, last)),
+                now.taught().closures().stream()
+                        .filter(closure -> !closure.from().isAfter(last)
+                                && !closure.until().isBefore(first))
+                        .toList());
     }
 
     /** The ways of drilling that a coach may take into a class. */

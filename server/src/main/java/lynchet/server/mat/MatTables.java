@@ -2,13 +2,14 @@ package lynchet.server.mat;
 
 import jakarta.persistence.EntityManager;
 import lynchet.core.club.Parts;
+import lynchet.core.mat.ClassPattern;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Track;
 import lynchet.server.keep.PartStore;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** Where tracks and drill shapes are kept. */
+/** Where tracks, drill shapes and patterns of classes are kept. */
 @Configuration
 class MatTables {
 
@@ -20,5 +21,10 @@ class MatTables {
     @Bean
     PartStore<DrillShape, DrillRow> drills(EntityManager entities) {
         return new PartStore<>(entities, Parts.DRILLS, DrillRow.class, DrillRow::new);
+    }
+
+    @Bean
+    PartStore<ClassPattern, PatternRow> patterns(EntityManager entities) {
+        return new PartStore<>(entities, Parts.PATTERNS, PatternRow.class, PatternRow::new);
     }
 }

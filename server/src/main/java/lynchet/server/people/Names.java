@@ -26,6 +26,7 @@ public class Names {
      * Somebody.
      *
      * @param limits what must not be done with them today; nothing for a viewer
+     * @param guest where they only visit
      */
     record Name(
             String id,
@@ -33,12 +34,14 @@ public class Names {
             String calledBy,
             @Nullable String card,
             List<String> tracks,
-            List<Restriction.Kind> limits) {}
+            List<Restriction.Kind> limits,
+            Student.@Nullable Guest guest) {}
 
     @Transactional(readOnly = true)
     List<Name> all(LocalDate today, boolean open) {
         return slim.get(this::read).stream()
-                .map(s -> new Name(s.id(), s.name(), s.calledBy(), s.card(), s.tracks(), limits(s, today, open)))
+                .map(s -> new Name(
+                        s.id(), s.name(), s.calledBy(), s.card(), s.tracks(), limits(s, today, open), s.guest()))
                 .toList();
     }
 

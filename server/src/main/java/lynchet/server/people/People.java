@@ -11,6 +11,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Consumer;
 import lynchet.core.club.Parts;
+import lynchet.core.club.Target;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
@@ -87,20 +88,57 @@ public class People {
         return states.of(List.of(id)).get(id);
     }
 
+    /** Whether an id is a random one, as {@link #newId} makes them. */
+    static boolean saysNothing(String id) {
+        return id.matches("s-[0-9a-f]{16}");
+    }
+
+    /** Nobody reads what coaches wrote about themselves. */
+    Student seenByThemselves(Student student) {
+        return isTheirOwn(student.id()) ? student.withNotes("") : student;
+    }
+
+    private boolean isTheirOwn(String student) {
+        return persons.account(Journal.who()).filter(student::equals).isPresent();
+    }
+
+    /** Those who train on a track, who left among them. */
+    @Transactional(readOnly = true)
+    public List<Student> onTrack(String track) {
+        return students.pointingAt(Target.TRACK, List.of(track), Integer.MAX_VALUE);
+    }
+
+    /**
+     * Adds somebody; the same again is the first answer.
+     *
+     * @throws Refusal 409 if somebody else has the id
+     */
+    @Transactional
+    public Student add(Student student) {
+        Optional<Student> kept = students.find(student.id());
+        if (kept.isPresent() && !kept.get().equals(student)) {
+            throw Refusal.taken(student.id(), "Somebody else has the id " + student.id() + ".");
+        }
+        return kept.orElseGet(() -> put(student, null));
+    }
+
     /** Adds somebody, or changes somebody who is still as the caller saw them. Health and contacts stay off the journal. */
     @Transactional
-    public Student put(Student student, String ifMatch) {
+    public Student put(Student sent, String ifMatch) {
+        Optional<Student> before = students.find(sent.id());
+        Student student = before.isPresent() && isTheirOwn(sent.id())
+                ? sent.withNotes(before.get().notes())
+                : sent;
         known.check(Parts.PEOPLE, student);
         students.clashing(List.of(student)).values().stream().findFirst().ifPresent(why -> {
             String whose = students.byCard(student.card()).orElseThrow().name();
             throw Refusal.bad("CARD_UNIQUE", "/card", "The card " + student.card() + " belongs to " + whose + ".");
         });
-        Optional<Student> before = students.find(student.id());
         if (before.isEmpty()) {
             students.add(List.of(student));
             journal.write("add", "student", student.id(), null, student.withoutPrivate());
         } else {
-            ETags.match(ifMatch, before.get(), student.id());
+            ETags.match(ifMatch, seenByThemselves(before.get()), student.id());
             change(before.get(), student);
         }
         states.changed(java.util.Set.of(student.id()));

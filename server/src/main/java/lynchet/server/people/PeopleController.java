@@ -22,6 +22,7 @@ import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
 import lynchet.server.mat.MarkStore;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -84,19 +85,26 @@ class PeopleController {
 
     record LadderProgress(String ladder, String rank, List<Progress.GroupProgress> groups) {}
 
-    /** A page of people; {@code left}: also those who left. */
+    /** A page of people; {@code who}: those who are training, guests, or who left. */
     @GetMapping
     RosterPage roster(
             @RequestParam(required = false) String find,
             @RequestParam(required = false) String ladder,
             @RequestParam(required = false) String rank,
             @RequestParam(required = false) String track,
-            @RequestParam(defaultValue = "false") boolean left,
+            @RequestParam(defaultValue = "training") String who,
             @RequestParam(defaultValue = "name") String sort,
             @RequestParam(defaultValue = "false") boolean down,
             @RequestParam(defaultValue = "0") int page,
             @RequestParam(defaultValue = "50") int size,
-            Authentication who) {
+            Authentication signedIn) {
+        Roster.Who whom =
+                switch (who) {
+                    case "training" -> Roster.Who.TRAINING;
+                    case "guests" -> Roster.Who.GUESTS;
+                    case "left" -> Roster.Who.LEFT;
+                    default -> throw Refusal.bad("WHO", "who", "Ask for training, guests or left.");
+                };
         Roster.Order order =
                 switch (sort) {
                     case "name" -> Roster.Order.NAME;
@@ -104,10 +112,10 @@ class PeopleController {
                     case "rank" -> Roster.Order.RANK;
                     default -> throw Refusal.bad("SORT", "sort", "Sort by name, seen or rank.");
                 };
-        Roster.Found found = roster.find(new Roster.Wanted(find, ladder, rank, track, left, order, down), page, size);
-        List<RosterRow> rows = roster.of(found.ids(), people.today(), eyes(who)).stream()
+        Roster.Found found = roster.find(new Roster.Wanted(find, ladder, rank, track, whom, order, down), page, size);
+        List<RosterRow> rows = roster.of(found.ids(), people.today(), eyes(signedIn)).stream()
                 .map(one -> new RosterRow(
-                        one.student(),
+                        people.seenByThemselves(one.student()),
                         one.held(),
                         one.lastSeen(),
                         one.rusty(),
@@ -133,23 +141,34 @@ class PeopleController {
         return ETags.tagged(seenBy(who, people.one(id)));
     }
 
-    /** Adds somebody; an id that is sent is not looked at, they get one that says nothing about them. */
+    /**
+     * Adds somebody. An id that says something about them is not looked at, they get another one; a device without the
+     * server makes its own. Coaches add guests, the head coach whoever trains here.
+     */
     @PostMapping
-    ResponseEntity<Student> add(@RequestBody Student student) {
-        Student fresh = student.as(people.newId());
-        return ETags.tagged(durable.write(() -> people.inTurn(() -> people.put(fresh, null))));
+    ResponseEntity<Student> add(@RequestBody Student student, Authentication who) {
+        if (student.guest() == null && !Sight.isHead(who)) {
+            throw Refusal.of(
+                    HttpStatus.FORBIDDEN,
+                    "NOT_ALLOWED",
+                    "/guest",
+                    "Coaches add guests; the head coach adds whoever trains here.");
+        }
+        Student fresh = People.saysNothing(student.id()) ? student : student.as(people.newId());
+        return ETags.tagged(durable.write(() -> people.inTurn(() -> people.add(fresh))));
     }
 
     @PutMapping("/{id}")
     ResponseEntity<Student> change(
             @PathVariable String id,
             @RequestHeader(name = "If-Match", required = false) String tag,
-            @RequestBody Student student) {
+            @RequestBody Student student,
+            Authentication who) {
         if (!id.equals(student.id())) {
             throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + student.id() + ".");
         }
         people.one(id);
-        return ETags.tagged(durable.write(() -> people.inTurn(() -> people.put(student, tag))));
+        return ETags.tagged(seenBy(who, durable.write(() -> people.inTurn(() -> people.put(student, tag)))));
     }
 
     @GetMapping("/{id}/readiness")
@@ -198,8 +217,8 @@ class PeopleController {
         return Sight.isOpen(who) ? Readiness.Eyes.VIEWER : Readiness.Eyes.COACH;
     }
 
-    private static Student seenBy(Authentication who, Student student) {
-        return Sight.isOpen(who) ? student.withoutPrivate() : student;
+    private Student seenBy(Authentication who, Student student) {
+        return Sight.isOpen(who) ? student.withoutPrivate() : people.seenByThemselves(student);
     }
 
     /** The student who carries a card; for check-in. */

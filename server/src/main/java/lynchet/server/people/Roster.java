@@ -94,7 +94,20 @@ public class Roster {
             List<Readiness> readiness) {}
 
     /** Whom to list and in which order. */
-    record Wanted(String find, String ladder, String rank, String track, boolean left, Order order, boolean down) {}
+    record Wanted(String find, String ladder, String rank, String track, Who who, Order order, boolean down) {}
+
+    /** Who is on the page: people are on exactly one of the three. */
+    enum Who {
+        TRAINING("s.left_on is null and s.is_guest = false"),
+        GUESTS("s.left_on is null and s.is_guest = true"),
+        LEFT("s.left_on is not null");
+
+        private final String sql;
+
+        Who(String sql) {
+            this.sql = sql;
+        }
+    }
 
     /** What a table of people is sorted by. */
     enum Order {
@@ -156,9 +169,7 @@ public class Roster {
 
     private static String where(Wanted wanted, List<Object> values) {
         List<String> all = new ArrayList<>();
-        if (!wanted.left()) {
-            all.add("s.left_on is null");
-        }
+        all.add(wanted.who().sql);
         if (wanted.find() != null && !wanted.find().isBlank()) {
             all.add("(s.folded_name like ? escape '!' or s.card = ?)");
             String text = Roll.fold(wanted.find());
@@ -178,7 +189,7 @@ public class Roster {
                     + " and p.target = 'TRACK' and p.pointed = ?)");
             values.add(wanted.track());
         }
-        return all.isEmpty() ? "" : " where " + String.join(" and ", all);
+        return " where " + String.join(" and ", all);
     }
 
     /** How many hold a rank, and how many of them have met all that is asked for the next one. */

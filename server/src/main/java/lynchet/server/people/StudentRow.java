@@ -1,5 +1,6 @@
 package lynchet.server.people;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
@@ -18,6 +19,9 @@ class StudentRow extends KeptAsJson<Student> {
 
     private LocalDate leftOn;
 
+    @Column(name = "is_guest")
+    private boolean guest;
+
     protected StudentRow() {}
 
     StudentRow(Student value) {
@@ -35,6 +39,7 @@ class StudentRow extends KeptAsJson<Student> {
         card = value.card();
         foldedName = Roll.fold(value.name());
         leftOn = value.left();
+        guest = value.guest() != null;
     }
 
     @Override

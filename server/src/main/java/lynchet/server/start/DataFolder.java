@@ -60,7 +60,7 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
             try (Stream<Path> inside = Files.list(path)) {
                 boolean isOurs = inside.allMatch(file -> file.getFileName()
                         .toString()
-                        .matches("club\\..*|copies|tls|before-restore-.*|incoming\\.mv\\.db|.*\\.log"));
+                        .matches("club\\..*|copies|outbox|tls|before-restore-.*|incoming\\.mv\\.db|.*\\.log"));
                 if (!isOurs) {
                     return;
                 }

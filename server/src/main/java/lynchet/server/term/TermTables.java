@@ -2,17 +2,23 @@ package lynchet.server.term;
 
 import jakarta.persistence.EntityManager;
 import lynchet.core.club.Parts;
+import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.server.keep.PartStore;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** Where the terms are kept. */
+/** Where terms and closures are kept. */
 @Configuration
 class TermTables {
 
     @Bean
     PartStore<Term, TermRow> terms(EntityManager entities) {
         return new PartStore<>(entities, Parts.TERMS, TermRow.class, TermRow::new);
+    }
+
+    @Bean
+    PartStore<Closure, ClosureRow> closures(EntityManager entities) {
+        return new PartStore<>(entities, Parts.CLOSURES, ClosureRow.class, ClosureRow::new);
     }
 }

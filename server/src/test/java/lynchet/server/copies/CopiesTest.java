@@ -107,7 +107,7 @@ class CopiesTest {
         }
         assertThat(Files.getPosixFilePermissions(copy)).isEqualTo(PosixFilePermissions.fromString("rw-------"));
         Path elsewhere = folder.resolve("elsewhere");
-        assertThat(AtTheConsole.restore(elsewhere, copy)).contains("46 people").doesNotContain("before stands");
+        assertThat(AtTheConsole.restore(elsewhere, copy)).contains("47 people").doesNotContain("before stands");
         try (ConfigurableApplicationContext club = start(elsewhere)) {
             assertThat(archive(RunningClub.head(club))).contains(before);
         }
@@ -145,7 +145,7 @@ class CopiesTest {
             first = archive(RunningClub.head(club));
         }
         Path copy = folder.resolve("first.zip");
-        assertThat(AtTheConsole.backup(data, copy)).contains("46 people", "read back");
+        assertThat(AtTheConsole.backup(data, copy)).contains("47 people", "read back");
         assertThatThrownBy(() -> AtTheConsole.backup(data, copy)).hasMessageContaining("there already");
         try (ConfigurableApplicationContext club = start(data)) {
             RunningClub.head(club).post("/api/marks", mark("m-later")).expect(200);

@@ -10,11 +10,13 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Jacket;
 import lynchet.core.map.Technique;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.ClassPattern;
 import lynchet.core.mat.Dose;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.rank.Ladder;
+import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 
 /** Nine months of classes up to today and the rest of the term ahead; today there is always a class. */
@@ -76,6 +78,22 @@ final class DemoClasses {
                 .map(slot -> slot.on(today))
                 .toList();
         return new Track(id, name, jacket, slots);
+    }
+
+    /** After the term the hall gets a new floor. */
+    static Closure closure(LocalDate today) {
+        LocalDate from = today.plusWeeks(AHEAD + 1);
+        return new Closure("new-floor", "New floor in the hall", from, from.plusDays(8), List.of());
+    }
+
+    /** The plan of the latest fundamentals class, kept to begin others from. */
+    static ClassPattern pattern(List<TrainingClass> past) {
+        List<Block> blocks = past.stream()
+                .filter(c -> c.track().equals("fundamentals") && !c.blocks().isEmpty())
+                .reduce((a, b) -> b)
+                .orElseThrow()
+                .blocks();
+        return new ClassPattern("usual-evening", "The usual ninety minutes", blocks);
     }
 
     /** The ladder as this club counts classes on it. */

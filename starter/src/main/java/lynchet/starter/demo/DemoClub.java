@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import lynchet.core.club.Club;
 import lynchet.core.club.Parts;
 import lynchet.core.map.Fault;
@@ -81,6 +82,8 @@ public final class DemoClub {
             attend(c, people);
             logDrills(c, people);
         }
+        Student guest = DemoPeople.guest(today);
+        trial(guest, past);
         people.forEach(person -> pass(person, past));
         classWideFault(past);
         Ladder adult =
@@ -91,7 +94,10 @@ public final class DemoClub {
                 .with(Parts.TERMS, List.of(DemoClasses.term(today, DemoGradings.next(today))))
                 .with(
                         Parts.PEOPLE,
-                        people.stream().map(DemoPeople.Person::student).toList())
+                        Stream.concat(people.stream().map(DemoPeople.Person::student), Stream.of(guest))
+                                .toList())
+                .with(Parts.CLOSURES, List.of(DemoClasses.closure(today)))
+                .with(Parts.PATTERNS, List.of(DemoClasses.pattern(past)))
                 .with(Parts.PROMOTIONS, DemoGradings.promotions(today, people, ladders))
                 .with(Parts.CLASSES, classes)
                 .with(Parts.ATTENDANCE, attendance)
@@ -99,6 +105,20 @@ public final class DemoClub {
                 .with(Parts.MARKS, marks)
                 .with(Parts.GRADINGS, DemoGradings.of(today, people, adult))
                 .with(Parts.ROUNDS, new DemoRounds(map, ladders, random).of(people, past, attended, tournament));
+    }
+
+    /** A guest tries the latest class without a jacket. */
+    private void trial(Student guest, List<TrainingClass> past) {
+        past.stream()
+                .filter(c -> c.track().equals("no-jacket") && !c.cancelled())
+                .reduce((a, b) -> b)
+                .ifPresent(last -> attendance.add(new Attendance(
+                        "a-" + last.id() + "-" + guest.id(),
+                        guest.id(),
+                        last.id(),
+                        Attendance.How.NAME,
+                        at(last, 4),
+                        last.coach())));
     }
 
     private static Ladder forget(Ladder ladder) {

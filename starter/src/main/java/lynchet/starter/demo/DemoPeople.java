@@ -112,6 +112,31 @@ final class DemoPeople {
                 .toList();
     }
 
+    /** Somebody who came once to look. */
+    static Student guest(LocalDate today) {
+        return new Student(
+                "jory-sedge",
+                "Jory Sedge",
+                null,
+                null,
+                null,
+                today.minusDays(8),
+                null,
+                new Student.Guest(false),
+                null,
+                null,
+                null,
+                null,
+                List.of(),
+                0,
+                null,
+                null,
+                null,
+                null,
+                null,
+                "Wrestled at school; asked about the beginners' hour.");
+    }
+
     private static Person person(LocalDate today, int n, String[] cells) {
         String[] c = Stream.of(cells).map(String::strip).toArray(String[]::new);
         String rank = c[6];
@@ -129,6 +154,7 @@ final class DemoPeople {
                 String.valueOf(4000 + 7 * n),
                 today.minusYears(Integer.parseInt(c[2])).minusDays(31L * (n % 11) + 3),
                 joined(since, rank, n),
+                null,
                 null,
                 Double.valueOf(c[3]),
                 today.minusWeeks(n % 20),
@@ -166,8 +192,26 @@ final class DemoPeople {
         String surname = name.substring(name.lastIndexOf(' ') + 1);
         return junior
                 ? new Contacts(
-                        "Parent " + surname, "0555 01" + (10 + n), "Grandparent " + surname, "0555 02" + (10 + n))
-                : new Contacts(null, null, "Household " + surname, "0555 03" + (10 + n));
+                        null,
+                        null,
+                        "Parent " + surname,
+                        "0555 01" + (10 + n),
+                        mail("parent", surname, n),
+                        "Grandparent " + surname,
+                        "0555 02" + (10 + n))
+                : new Contacts(
+                        n % 11 == 0 ? null : "0555 04" + (10 + n),
+                        n % 11 == 0 ? null : mail("mail", surname, n),
+                        null,
+                        null,
+                        null,
+                        "Household " + surname,
+                        "0555 03" + (10 + n));
+    }
+
+    /** Most can be written to, some can only be phoned. */
+    private static String mail(String box, String surname, int n) {
+        return n % 4 == 0 ? null : box + "@" + surname.toLowerCase(Locale.ROOT) + ".example";
     }
 
     private static Optional<Hold> holds(LocalDate today, Set<String> traits) {

@@ -1,0 +1,45 @@
+package lynchet.core.term;
+
+import java.time.LocalDate;
+import java.util.List;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.rule.Most;
+import lynchet.core.rule.Say;
+
+/**
+ * Days on which the weekly slots give no class: holidays, a hall that is let to others.
+ *
+ * @param from first day
+ * @param until last day, at most a year after the first
+ * @param tracks ids of the tracks that do not train; empty: nobody does
+ */
+public record Closure(
+        String id,
+        @Most(100) String name,
+        LocalDate from,
+        LocalDate until,
+        @Most(200) List<String> tracks) {
+
+    public Closure {
+        Say.id("a closure", id);
+        Say.text("the name of closure " + id, name);
+        Say.there("the first day of closure " + id, from);
+        Say.there("the last day of closure " + id, until);
+        if (until.isBefore(from)) {
+            throw new IllegalArgumentException("closure " + id + " ends before it begins");
+        }
+        if (until.isAfter(from.plusYears(1))) {
+            throw new IllegalArgumentException(
+                    "closure " + id + " is longer than a year; give the slots an end instead");
+        }
+        tracks = Say.list(tracks);
+    }
+
+    public boolean closes(String track, LocalDate day) {
+        return !day.isBefore(from) && !day.isAfter(until) && (tracks.isEmpty() || tracks.contains(track));
+    }
+
+    public boolean closes(TrainingClass trained) {
+        return closes(trained.track(), trained.date());
+    }
+}

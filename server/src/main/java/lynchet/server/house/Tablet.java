@@ -1,0 +1,94 @@
+package lynchet.server.house;
+
+import io.nayuki.qrcodegen.QrCode;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.core.env.Environment;
+import org.springframework.stereotype.Service;
+
+/** How a tablet comes in: the address, and the authority that it installs once, as a code for its camera. */
+@Service
+class Tablet {
+
+    /** A reader wants so much white around a code. */
+    private static final int RIM = 4;
+
+    private final String authority;
+    private final Environment environment;
+
+    Tablet(@Value("${lynchet.authority}") String authority, Environment environment) {
+        this.authority = authority;
+        this.environment = environment;
+    }
+
+    /**
+     * The way in.
+     *
+     * @param address where this server is reached by HTTPS; null: from this machine only
+     * @param authority where the club's own authority is fetched; null: there is none, or none is needed
+     * @param code dark squares of the code of that address as an SVG path of unit squares
+     * @param side squares on a side, the white rim included
+     */
+    record WayIn(
+            @Nullable String address,
+            @Nullable String authority,
+            @Nullable String code,
+            int side) {}
+
+    WayIn wayIn() {
+        Optional<String> address = address();
+        Optional<String> fetched =
+                address.filter(a -> certificate().isPresent()).map(a -> a + "/authority.crt");
+        QrCode code = fetched.or(() -> address).map(Tablet::code).orElse(null);
+        return new WayIn(
+                address.orElse(null),
+                fetched.orElse(null),
+                code == null ? null : path(code),
+                code == null ? 0 : code.size + 2 * RIM);
+    }
+
+    private Optional<String> address() {
+        return Optional.ofNullable(environment.getProperty("lynchet.address"))
+                .filter(address -> !address.isBlank())
+                .map(address -> "https://" + address + ":" + environment.getProperty("local.server.port"));
+    }
+
+    /** The certificate of the club's own authority. It is no secret. */
+    Optional<Path> certificate() {
+        return Optional.of(authority).filter(a -> !a.isEmpty()).map(Path::of).filter(Files::isRegularFile);
+    }
+
+    private static QrCode code(String text) {
+        return QrCode.encodeText(text, QrCode.Ecc.MEDIUM);
+    }
+
+    private static String path(QrCode code) {
+        StringBuilder path = new StringBuilder();
+        for (int y = 0; y < code.size; y++) {
+            for (int x = 0; x < code.size; x++) {
+                if (code.getModule(x, y)) {
+                    path.append("M").append(x + RIM).append(' ').append(y + RIM).append("h1v1h-1z");
+                }
+            }
+        }
+        return path.toString();
+    }
+
+    /** The code for a console, dark on light, two squares to a character. */
+    static String drawn(String text) {
+        QrCode code = code(text);
+        StringBuilder drawn = new StringBuilder();
+        for (int y = -2; y < code.size + 2; y += 2) {
+            for (int x = -2; x < code.size + 2; x++) {
+                boolean up = code.getModule(x, y);
+                boolean down = code.getModule(x, y + 1);
+                drawn.append(up ? (down ? ' ' : '\u2584') : down ? '\u2580' : '\u2588');
+            }
+            drawn.append('\n');
+        }
+        return drawn.toString();
+    }
+}

@@ -1,0 +1,96 @@
+package lynchet.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Days without classes, and patterns of classes, made by hand. */
+@ExtendWith(RunningClub.class)
+class ClosuresTest {
+
+    private final HttpUser head = RunningClub.as("head");
+
+    private static String closure(String id, String from, String until, String tracks) {
+        return "{\"id\":\"%s\",\"name\":\"Hall let out\",\"from\":\"%s\",\"until\":\"%s\",\"tracks\":[%s]}"
+                .formatted(id, from, until, tracks);
+    }
+
+    private String calendar(String day) {
+        return head.get("/api/classes?from=%s&to=%s".formatted(day, day))
+                .expect(200)
+                .text();
+    }
+
+    @Test
+    void aClosureTakesTheClassesOfItsTracksOutOfTheCalendar() {
+        String tuesday = "2027-08-03";
+        assertThat(calendar(tuesday)).contains("juniors-" + tuesday, "fundamentals-" + tuesday);
+        HttpUser.Answer added = head.post("/api/closures", closure("let", "2027-08-02", tuesday, "\"juniors\""))
+                .expect(200);
+        assertThat(calendar(tuesday))
+                .doesNotContain("juniors-" + tuesday)
+                .contains("fundamentals-" + tuesday, "Hall let out");
+        assertThat(calendar("2027-08-04")).doesNotContain("Hall let out");
+        HttpUser.Answer changed = head.put("/api/closures/let", closure("let", "2027-08-02", tuesday, ""), added.tag())
+                .expect(200);
+        assertThat(calendar(tuesday)).doesNotContain("fundamentals-" + tuesday);
+        assertThat(head.get("/api/archive").text()).contains("Hall let out");
+        head.send("DELETE", "/api/closures/let", null, changed.tag()).expect(204);
+        assertThat(calendar(tuesday)).contains("juniors-" + tuesday);
+    }
+
+    @Test
+    void daysOnWhichPeopleTrainedAreNotClosedAfterwards() {
+        String day = head.get("/api/classes?from=2026-11-02&to=2026-11-20")
+                .json()
+                .path("classes")
+                .valueStream()
+                .filter(c -> c.path("track").asString().equals("fundamentals")
+                        && !c.path("cancelled").asBoolean())
+                .map(c -> c.path("date").asString())
+                .findFirst()
+                .orElseThrow();
+        HttpUser.Answer refused = head.post("/api/closures", closure("late", day, day, "\"fundamentals\""));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.code()).isEqualTo("CLOSURE_ATTENDED");
+        assertThat(refused.json().path("where").asString()).isEqualTo("/from");
+        assertThat(refused.json().path("detail").asString()).contains("Fundamentals on " + day);
+        assertThat(head.get("/api/closures").text()).doesNotContain("\"late\"");
+        HttpUser.Answer whole = head.post("/api/closures", closure("late", "2026-09-01", "2026-11-20", ""));
+        assertThat(whole.json().path("detail").asString()).containsPattern("and in \\d+ more classes");
+    }
+
+    @Test
+    void aPatternIsKeptByACoachAndItsCardsStay() {
+        HttpUser coach = RunningClub.as("coach");
+        String blocks =
+                "{\"id\":\"b1\",\"kind\":\"WHOLE_DRILL\",\"title\":\"Floor\",\"minutes\":20,\"technique\":\"%s\"}";
+        String pattern = "{\"id\":\"usual\",\"name\":\"Usual\",\"blocks\":[" + blocks + "]}";
+        assertThat(coach.post("/api/patterns", pattern.formatted("no-such-card"))
+                        .status())
+                .isEqualTo(422);
+        assertThat(RunningClub.as("viewer")
+                        .post("/api/patterns", pattern.formatted("sprawl"))
+                        .status())
+                .isEqualTo(403);
+        HttpUser.Answer kept =
+                coach.post("/api/patterns", pattern.formatted("sprawl")).expect(200);
+        assertThat(head.get("/api/patterns").text()).contains("\"usual\"", "\"Floor\"", "\"sprawl\"");
+        head.send("DELETE", "/api/patterns/usual", null, kept.tag()).expect(204);
+        assertThat(head.get("/api/patterns").text()).doesNotContain("\"usual\"");
+    }
+
+    @Test
+    void onlyTheHeadCoachCloses() {
+        for (String account : new String[] {"coach", "viewer"}) {
+            HttpUser user = RunningClub.as(account);
+            user.get("/api/closures").expect(200);
+            assertThat(user.post("/api/closures", closure("x", "2027-01-01", "2027-01-02", ""))
+                            .status())
+                    .isEqualTo(403);
+            assertThat(user.send("DELETE", "/api/closures/x", null, "\"x\"").status())
+                    .isEqualTo(403);
+        }
+    }
+}

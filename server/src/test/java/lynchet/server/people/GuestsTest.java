@@ -1,0 +1,133 @@
+package lynchet.server.people;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import lynchet.server.HttpUser;
+import lynchet.server.RunningClub;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Who only visits, and a coach who is one of the people. */
+@ExtendWith(RunningClub.class)
+class GuestsTest {
+
+    private final HttpUser head = RunningClub.as("head");
+    private final HttpUser coach = RunningClub.as("coach");
+
+    private static Map<String, Object> person(String id, String name, boolean isGuest) {
+        Map<String, Object> person = new HashMap<>(Map.of("id", id, "name", name, "joined", RunningClub.TODAY));
+        if (isGuest) {
+            person.put("guest", Map.of("fallsKnown", false));
+        }
+        return person;
+    }
+
+    @Test
+    void aCoachAddsAGuestWhoLaterJoinsAndKeepsTheClasses() {
+        String id = "s-00112233445566aa";
+        coach.post("/api/people", person(id, "Tamsin Vole", true)).expect(200);
+        coach.post("/api/people", person(id, "Tamsin Vole", true)).expect(200);
+        assertThat(coach.post("/api/people", person(id, "Somebody Else", true)).code())
+                .isEqualTo("ID_TAKEN");
+        assertThat(coach.post("/api/people", person("x", "Not A Guest", false)).status())
+                .isEqualTo(403);
+        assertThat(RunningClub.as("viewer")
+                        .post("/api/people", person("x", "Guest", true))
+                        .status())
+                .isEqualTo(403);
+        coach.post("/api/attendance", Map.of("id", "a-vole", "student", id, "classId", "fundamentals-2026-12-01"))
+                .expect(200);
+        assertThat(head.get("/api/people?find=Vole").json().path("total").asInt())
+                .isZero();
+        assertThat(head.get("/api/people?find=Vole&who=guests")
+                        .json()
+                        .path("total")
+                        .asInt())
+                .isEqualTo(1);
+        assertThat(coach.get("/api/people/names").text()).contains("\"guest\":{\"fallsKnown\":false}");
+
+        HttpUser.Answer kept = head.get("/api/people/" + id).expect(200);
+        ObjectNode joined = (ObjectNode) kept.json();
+        joined.putNull("guest").put("joined", "2026-12-02");
+        head.put("/api/people/" + id, joined.toString(), kept.tag()).expect(200);
+        head.post(
+                        "/api/promotions",
+                        Map.of(
+                                "id",
+                                "pr-vole",
+                                "student",
+                                id,
+                                "ladder",
+                                "adult",
+                                "to",
+                                "white",
+                                "stripes",
+                                0,
+                                "date",
+                                "2026-12-02",
+                                "fromBefore",
+                                true,
+                                "figures",
+                                List.of()))
+                .expect(200);
+        assertThat(head.get("/api/people/" + id + "/progress")
+                        .json()
+                        .path("lastSeen")
+                        .asString())
+                .isEqualTo("2026-12-01");
+        assertThat(head.get("/api/people/" + id + "/readiness")
+                        .json()
+                        .get(0)
+                        .at("/stripe/have")
+                        .asInt(-1))
+                .as("the class before joining was a trial")
+                .isZero();
+        assertThat(head.get("/api/people?find=Vole").json().path("total").asInt())
+                .isEqualTo(1);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"tamsin-vole", "s-0011", "s-00112233445566zz"})
+    void anIdThatMaySaySomethingIsNotTaken(String id) {
+        HttpUser.Answer added =
+                coach.post("/api/people", person(id, "Rafe Teasel", true)).expect(200);
+        assertThat(added.json().path("id").asString()).isNotEqualTo(id).matches("s-[0-9a-f]{16}");
+        ObjectNode gone = (ObjectNode) added.json();
+        gone.put("left", RunningClub.TODAY.toString());
+        head.put("/api/people/" + gone.path("id").asString(), gone.toString(), added.tag())
+                .expect(200);
+    }
+
+    @Test
+    void nobodyReadsOrLosesWhatCoachesWroteAboutThem() {
+        String own = "/api/people/gus-merriday";
+        HttpUser.Answer before = head.get(own).expect(200);
+        ObjectNode noted = (ObjectNode) before.json();
+        noted.put("notes", "Talks over the juniors' coach.");
+        head.put(own, noted.toString(), before.tag()).expect(200);
+        Map<String, Object> account = new HashMap<>(Map.of("role", "HEAD", "isOff", false, "person", "gus-merriday"));
+        head.put("/api/accounts/head", account, null).expect(200);
+        try {
+            HttpUser.Answer seen = head.get(own).expect(200);
+            assertThat(seen.text()).doesNotContain("Talks over");
+            assertThat(head.get(own + "/progress").text()).doesNotContain("Talks over");
+            assertThat(head.get("/api/people?find=Merriday").text()).doesNotContain("Talks over");
+            assertThat(coach.get(own).text()).contains("Talks over");
+            ObjectNode taller = (ObjectNode) seen.json();
+            taller.put("heightCm", 181);
+            assertThat(head.put(own, taller.toString(), seen.tag()).expect(200).text())
+                    .contains("181")
+                    .doesNotContain("Talks over");
+            assertThat(coach.get(own).text()).contains("Talks over", "181");
+        } finally {
+            account.put("person", null);
+            head.put("/api/accounts/head", account, null).expect(200);
+        }
+    }
+}

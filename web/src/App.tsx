@@ -20,6 +20,7 @@ const RanksPage = lazy(() => import('./rank/RanksPage').then((m) => ({ default: 
 const RankPage = lazy(() => import('./rank/RankPage').then((m) => ({ default: m.RankPage })));
 const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.MatPage })));
 const PlanPage = lazy(() => import('./mat/PlanPage').then((m) => ({ default: m.PlanPage })));
+const OffPage = lazy(() => import('./mat/OffPage').then((m) => ({ default: m.OffPage })));
 const WeekPage = lazy(() => import('./mat/WeekPage').then((m) => ({ default: m.WeekPage })));
 const PeoplePage = lazy(() => import('./people/PeoplePage').then((m) => ({ default: m.PeoplePage })));
 const PersonPage = lazy(() => import('./people/PersonPage').then((m) => ({ default: m.PersonPage })));
@@ -31,6 +32,8 @@ const ClubRoom = lazy(() => import('./house/ClubRoom').then((m) => ({ default: m
 const ExchangeRoom = lazy(() => import('./house/ExchangeRoom').then((m) => ({ default: m.ExchangeRoom })));
 const AccountsRoom = lazy(() => import('./house/AccountsRoom').then((m) => ({ default: m.AccountsRoom })));
 const TracksRoom = lazy(() => import('./house/TracksRoom').then((m) => ({ default: m.TracksRoom })));
+const LettersRoom = lazy(() => import('./house/LettersRoom').then((m) => ({ default: m.LettersRoom })));
+const TabletsRoom = lazy(() => import('./house/TabletsRoom').then((m) => ({ default: m.TabletsRoom })));
 const CopiesRoom = lazy(() => import('./house/CopiesRoom').then((m) => ({ default: m.CopiesRoom })));
 const LibraryRoom = lazy(() => import('./house/LibraryRoom').then((m) => ({ default: m.LibraryRoom })));
 
@@ -81,6 +84,7 @@ export function App() {
               <Route path="/ranks/:ladder/:rank" element={<RankPage />} />
               <Route path="/mat" element={<MatPage />} />
               <Route path="/mat/week" element={<WeekPage />} />
+              <Route path="/mat/:id/off" element={<OffPage />} />
               <Route path="/mat/:id/plan" element={<PlanPage />} />
               <Route path="/mat/:id" element={<MatPage />} />
               <Route path="/people" element={<PeoplePage />} />
@@ -91,6 +95,8 @@ export function App() {
                 <Route index element={<ClubRoom />} />
                 <Route path="tracks" element={<TracksRoom />} />
                 <Route path="accounts" element={<AccountsRoom />} />
+                <Route path="tablets" element={<TabletsRoom />} />
+                <Route path="letters" element={<LettersRoom />} />
                 <Route path="copies" element={<CopiesRoom />} />
                 <Route path="exchange" element={<ExchangeRoom />} />
                 <Route path="library" element={<LibraryRoom />} />

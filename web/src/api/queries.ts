@@ -6,6 +6,7 @@ import type {
   Calendar,
   ChainView,
   ClassSheet,
+  Closures,
   DecisionTable,
   DrillShape,
   Edited,
@@ -15,10 +16,12 @@ import type {
   IgnoredGap,
   LadderView,
   Legal,
+  LetterView,
   Link,
   MapData,
   Name,
   Pair,
+  PatternView,
   Position,
   ProgressView,
   RankCheck,
@@ -32,8 +35,10 @@ import type {
   Student,
   Technique,
   TechniqueCard,
+  Telling,
   Tracks,
   TrainingClass,
+  WayIn,
   Welcome,
   Word,
 } from './types';
@@ -260,17 +265,22 @@ export const useChain = (id: string | null) =>
   });
 
 /** Whom to list, and in which order. */
-export type RosterWanted = { find: string; sort: 'name' | 'rank' | 'seen'; down: boolean };
+export type RosterWanted = {
+  find: string;
+  who: 'training' | 'guests' | 'left';
+  sort: 'name' | 'rank' | 'seen';
+  down: boolean;
+};
 
 const PAGE = 50;
 
 /** The roster, a page at a time. */
-export const useRoster = ({ find, sort, down }: RosterWanted) =>
+export const useRoster = ({ find, who, sort, down }: RosterWanted) =>
   useInfiniteQuery<RosterPage>({
-    queryKey: ['people', 'roster', find, sort, down],
+    queryKey: ['people', 'roster', find, who, sort, down],
     queryFn: ({ pageParam }) =>
       read(
-        `/people?find=${encodeURIComponent(find)}&sort=${sort}&down=${down}&page=${pageParam}&size=${PAGE}`,
+        `/people?find=${encodeURIComponent(find)}&who=${who}&sort=${sort}&down=${down}&page=${pageParam}&size=${PAGE}`,
       ),
     initialPageParam: 0,
     getNextPageParam: (last) => ((last.page + 1) * last.size < last.total ? last.page + 1 : undefined),
@@ -296,6 +306,25 @@ export const usePerson = (id: string | null) =>
     enabled: id !== null,
     gcTime: 0,
   });
+
+/** Days without classes, with the tag of each. */
+export const useClosures = () =>
+  useQuery<Closures>({ queryKey: ['closures'], queryFn: () => read('/closures') });
+
+/** Classes that were kept to begin others from. */
+export const usePatterns = () =>
+  useQuery<PatternView[]>({ queryKey: ['patterns'], queryFn: () => read('/patterns') });
+
+/** Who would be told of a change of a class now. */
+export const useTelling = (id: string) =>
+  useQuery<Telling>({ queryKey: ['classes', id, 'telling'], queryFn: () => read(`/classes/${id}/telling`) });
+
+/** The letters that lie ready. */
+export const useLetters = () =>
+  useQuery<LetterView[]>({ queryKey: ['letters'], queryFn: () => read('/letters') });
+
+/** How a tablet comes in. */
+export const useWayIn = () => useQuery<WayIn>({ queryKey: ['tablet'], queryFn: () => read('/tablet') });
 
 /** The tracks with the tag of each. */
 export const useTracks = () => useQuery<Tracks>({ queryKey: ['tracks'], queryFn: () => read('/tracks') });

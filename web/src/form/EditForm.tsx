@@ -24,6 +24,8 @@ type Props<T extends { id: string }> = {
   leave?: string;
   /** What retiring it says; left out where it cannot be retired. */
   retired?: string;
+  /** What the button says where it is taken out for good, not retired. */
+  retire?: string;
 };
 
 /**
@@ -105,11 +107,11 @@ export function EditForm<T extends { id: string }>(props: Props<T>) {
         )}
         {retired && tag !== null && (
           <Button variant="default" onClick={() => (sure ? retire() : setSure(true))}>
-            {sure ? 'Yes, retire it' : 'Retire'}
+            {sure ? `Yes, ${(props.retire ?? 'retire it').toLowerCase()}` : (props.retire ?? 'Retire')}
           </Button>
         )}
       </div>
-      {sure && (
+      {sure && !props.retire && (
         <p className="quiet">
           Retired, it disappears from choices; chains and records that name it keep it. It can be undone.
         </p>

@@ -28,6 +28,8 @@ export const PLACES = {
   links: { path: '/map/links', kind: 'link', shows: MAP },
   reactions: { path: '/map/reactions', kind: 'reaction', shows: MAP },
   tracks: { path: '/tracks', kind: 'track', shows: ['tracks', 'classes', 'people', 'names'] },
+  closures: { path: '/closures', kind: 'closure', shows: ['closures', 'classes'] },
+  patterns: { path: '/patterns', kind: 'pattern', shows: ['patterns'] },
   classes: { path: '/classes', kind: 'class', shows: ['classes'], isPut: true },
   people: { path: '/people', kind: 'student', shows: ['people', 'names'], isUndone: false },
 } as const satisfies Record<string, Where>;

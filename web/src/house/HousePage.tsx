@@ -8,9 +8,11 @@ export function HousePage() {
   const session = useSession();
   const rooms = [
     { to: '/house', label: 'Club and looks' },
+    { to: '/house/tablets', label: 'Tablets' },
+    ...(session.data?.role === 'VIEWER' ? [] : [{ to: '/house/letters', label: 'Letters' }]),
     ...(session.data?.role === 'HEAD'
       ? [
-          { to: '/house/tracks', label: 'Tracks and times' },
+          { to: '/house/tracks', label: 'Tracks and closed days' },
           { to: '/house/accounts', label: 'Accounts' },
           { to: '/house/copies', label: 'Safe keeping' },
           { to: '/house/exchange', label: 'Import and export' },

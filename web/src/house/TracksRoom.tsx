@@ -4,6 +4,7 @@ import { useTracks } from '../api/queries';
 import type { Slot, Track } from '../api/types';
 import { Empty, Loaded, Waiting } from '../ui/States';
 import { date, time } from '../ui/words';
+import { ClosedDays, Patterns } from './ClosedDays';
 import classes from './TracksRoom.module.css';
 
 const TrackForm = lazy(() => import('./TrackForm').then((m) => ({ default: m.TrackForm })));
@@ -43,6 +44,12 @@ export function TracksRoom() {
             <Button mt={16} onClick={() => setEditing('')}>
               Add a track
             </Button>
+          )}
+          {all.length > 0 && (
+            <>
+              <ClosedDays tracks={all} />
+              <Patterns />
+            </>
           )}
         </>
       )}

@@ -6,7 +6,7 @@ import { useCalendar, useClassSheet, useMap, useNames, useSession } from '../api
 import type { ClassSheet, Name } from '../api/types';
 import { NEW } from '../form/fields';
 import { PageHead, tonight } from '../frame/PageHead';
-import { withWaiting } from '../record/overlay';
+import { withGuests, withWaiting } from '../record/overlay';
 import { useRecord, useWaiting } from '../record/Recording';
 import { useNotices } from '../ui/Notices';
 import { Empty, Loaded } from '../ui/States';
@@ -14,6 +14,7 @@ import { date, time } from '../ui/words';
 import { Blocks } from './Blocks';
 import { CardField } from './CardField';
 import { ContestedNote } from './ContestedNote';
+import { GuestAdd } from './GuestAdd';
 import { MarkPanel } from './MarkPanel';
 import classes from './MatPage.module.css';
 import { Tiles } from './Tiles';
@@ -76,12 +77,14 @@ function OpenClass({ id }: { id: string }) {
   );
 }
 
-function Evening({ sheet: kept, people }: { sheet: ClassSheet; people: Name[] }) {
+function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Name[] }) {
   const waiting = useWaiting();
+  const people = useMemo(() => withGuests(known, waiting), [known, waiting]);
   const sheet = useMemo(() => withWaiting(kept, waiting), [kept, waiting]);
   const [mode, setMode] = useState<'here' | 'mark'>('here');
   const [student, setStudent] = useState<string | null>(null);
   const [everyone, setEveryone] = useState(false);
+  const [adding, setAdding] = useState(false);
   const map = useMap();
   const session = useSession();
   const side = useRef<HTMLElement>(null);
@@ -134,7 +137,20 @@ function Evening({ sheet: kept, people }: { sheet: ClassSheet; people: Name[] })
               {everyone ? 'This track' : 'Everyone'}
             </Button>
           )}
+          {mayWrite && mode === 'here' && (
+            <Button variant="default" aria-expanded={adding} onClick={() => setAdding(!adding)}>
+              Guest
+            </Button>
+          )}
         </div>
+        {adding && mode === 'here' && (
+          <GuestAdd training={training} people={people} onDone={() => setAdding(false)} />
+        )}
+        {training.cancelled && (
+          <p className={classes.off}>
+            This class is called off. {mayWrite && <Link to={`/mat/${training.id}/off`}>Whom to tell</Link>}
+          </p>
+        )}
         {mayWrite && <ContestedNote sheet={kept} people={people} />}
         <Tiles
           people={shown}

@@ -1,4 +1,4 @@
-import { Autocomplete, Button, Checkbox, NumberInput, Select, TextInput } from '@mantine/core';
+import { Autocomplete, Button, NumberInput, Select, TextInput } from '@mantine/core';
 import { type MapIndex, readPlan, useChains, useDays } from '../api/queries';
 import type { Block, DrillShape, Track, TrainingClass } from '../api/types';
 import { EditForm } from '../form/EditForm';
@@ -7,6 +7,7 @@ import { type Opened, useDraft } from '../form/useDraft';
 import { techniqueOptions } from '../map/edit/pickers';
 import { date, daysBefore, plain } from '../ui/words';
 import { BlockFields } from './BlockFields';
+import { KeepPattern, Patterned } from './Patterned';
 import classes from './PlanPage.module.css';
 import { copied, fromShape, leftOf, minutesOf, nextBlock, whole, wrong } from './plan';
 
@@ -95,11 +96,6 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
           onChange={(event) => change({ theme: event.currentTarget.value || null })}
         />
       </div>
-      <Checkbox
-        label="Called off: nobody trains, nothing counts"
-        checked={training.cancelled}
-        onChange={(event) => change({ cancelled: event.currentTarget.checked })}
-      />
       <Sum training={training} />
       <Rows
         label="Blocks"
@@ -127,8 +123,12 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
             }}
           />
         )}
-        {training.blocks.length === 0 && <Copy training={training} onCopy={put} />}
+        <Patterned onTake={(blocks) => put([...training.blocks, ...blocks])} />
+        {training.blocks.length === 0 && <Copy training={training} tracks={tracks} onCopy={put} />}
       </div>
+      {training.blocks.length > 0 && (
+        <KeepPattern blocks={whole(training, map).blocks} theme={training.theme} />
+      )}
     </EditForm>
   );
 }
@@ -157,17 +157,38 @@ function Sum({ training }: { training: TrainingClass }) {
   );
 }
 
-/** The plan of the last class of this track that had one. */
-function Copy({ training, onCopy }: { training: TrainingClass; onCopy: (blocks: Block[]) => void }) {
+/** The plan of another class of the last two months: the last one of this track in one touch, or any. */
+function Copy({ training, tracks, onCopy }: CopyProps) {
   const days = useDays(daysBefore(training.date, 60), daysBefore(training.date, 1));
-  const last = days.data?.classes
-    .filter((c) => c.track === training.track && c.blocks.length > 0)
-    .sort((a, b) => a.date.localeCompare(b.date) || a.start.localeCompare(b.start))
-    .at(-1);
-  if (!last) return null;
+  const planned = (days.data?.classes ?? [])
+    .filter((c) => c.blocks.length > 0 && c.id !== training.id)
+    .sort((a, b) => b.date.localeCompare(a.date) || b.start.localeCompare(a.start));
+  const last = planned.find((c) => c.track === training.track);
+  const nameOf = (c: TrainingClass) => tracks.find((t) => t.id === c.track)?.name ?? c.track;
+  if (planned.length === 0) return null;
   return (
-    <Button variant="default" onClick={() => onCopy(copied(last.blocks))}>
-      Take what was done on {date(last.date)} ({plain(last.blocks[0].kind).toLowerCase()} …)
-    </Button>
+    <>
+      {last && (
+        <Button variant="default" onClick={() => onCopy(copied(last.blocks))}>
+          Take what was done on {date(last.date)} ({plain(last.blocks[0].kind).toLowerCase()} …)
+        </Button>
+      )}
+      <Select
+        aria-label="Take the plan of another class"
+        placeholder="Take another class"
+        searchable
+        data={planned.map((c) => ({
+          value: c.id,
+          label: [date(c.date), nameOf(c), c.theme].filter(Boolean).join(', '),
+        }))}
+        value={null}
+        onChange={(id) => {
+          const one = planned.find((c) => c.id === id);
+          if (one) onCopy(copied(one.blocks));
+        }}
+      />
+    </>
   );
 }
+
+type CopyProps = { training: TrainingClass; tracks: Track[]; onCopy: (blocks: Block[]) => void };

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useDrills, useMap, usePlan, useToday, useTracks } from '../api/queries';
 import type { TrainingClass } from '../api/types';
 import { NEW } from '../form/fields';
@@ -73,6 +73,9 @@ function Planned({ opened }: { opened: Opened<TrainingClass> }) {
             <span className="quiet">
               {date(value.date)}, {time(value.start)}
             </span>
+            <Button variant="default" component={Link} to={`/mat/${value.id}/off`}>
+              {value.cancelled ? 'Called off' : 'Call it off'}
+            </Button>
             <Button variant="default" onClick={toMat}>
               To the mat
             </Button>

@@ -31,6 +31,11 @@ export function Tiles({ people, here, chosen, readOnly, label, onTap }: Props) {
           >
             <strong>{person.calledBy}</strong>
             <span>{restOf(person)}</span>
+            {person.guest && (
+              <span className={person.guest.fallsKnown ? undefined : classes.limit}>
+                {person.guest.fallsKnown ? 'guest' : 'guest, falls not known'}
+              </span>
+            )}
             {person.limits.map((kind) => (
               <span key={kind} className={classes.limit}>
                 {plain(kind).toLowerCase()}

@@ -5,7 +5,7 @@ import type { Calendar, TrainingClass } from '../api/types';
 import { NEW } from '../form/fields';
 import { PageHead } from '../frame/PageHead';
 import { Empty, Loaded } from '../ui/States';
-import { count, daysBefore, mondayOf, time, weekday } from '../ui/words';
+import { count, daysBefore, laterOf, mondayOf, time, weekday } from '../ui/words';
 import { leftOf } from './plan';
 import classes from './WeekPage.module.css';
 
@@ -54,11 +54,10 @@ export function WeekPage() {
   );
 }
 
-/** A class cannot be made up for a day that is over as easily as for one that comes. */
-const laterOf = (a: string, b: string) => [a, b].sort()[1];
-
 function Day({ day, calendar }: { day: string; calendar: Calendar }) {
   const here = calendar.classes.filter((c) => c.date === day).sort((a, b) => a.start.localeCompare(b.start));
+  const closed = calendar.closures.filter((c) => c.from <= day && day <= c.until);
+  const nameOf = (id: string) => calendar.tracks.find((t) => t.id === id)?.name ?? id;
   return (
     <section
       className={classes.day}
@@ -66,23 +65,41 @@ function Day({ day, calendar }: { day: string; calendar: Calendar }) {
       data-today={day === calendar.today || undefined}
     >
       <h2>{weekday(day)}</h2>
+      {closed.map((closure) => (
+        <p key={closure.id} className={classes.closed}>
+          {closure.name}
+          {closure.tracks.length > 0 && (
+            <span className="quiet">{closure.tracks.map(nameOf).join(', ')}</span>
+          )}
+        </p>
+      ))}
       {here.map((training) => (
         <Lesson
           key={training.id}
           training={training}
-          track={calendar.tracks.find((t) => t.id === training.track)?.name ?? training.track}
+          track={nameOf(training.track)}
+          isClosed={closed.some((c) => c.tracks.length === 0 || c.tracks.includes(training.track))}
         />
       ))}
     </section>
   );
 }
 
-function Lesson({ training, track }: { training: TrainingClass; track: string }) {
+/** @param isClosed planned before the day was closed; it is still there until it is called off */
+function Lesson({
+  training,
+  track,
+  isClosed,
+}: {
+  training: TrainingClass;
+  track: string;
+  isClosed: boolean;
+}) {
   const left = leftOf(training);
   const isBare = training.blocks.length === 0;
   return (
     <Link
-      to={`/mat/${training.id}${isBare && !training.cancelled ? '/plan' : ''}`}
+      to={`/mat/${training.id}${isClosed && !training.cancelled ? '/off' : isBare && !training.cancelled ? '/plan' : ''}`}
       className={classes.lesson}
       data-off={training.cancelled || undefined}
       data-bare={isBare || undefined}
@@ -94,9 +111,11 @@ function Lesson({ training, track }: { training: TrainingClass; track: string })
       <span className="quiet">
         {training.cancelled
           ? 'called off'
-          : isBare
-            ? 'nothing planned'
-            : `${count(training.blocks.length, 'block', 'blocks')}${left < 0 ? `, ${-left} min over` : ''}`}
+          : isClosed
+            ? 'planned, but closed: call it off?'
+            : isBare
+              ? 'nothing planned'
+              : `${count(training.blocks.length, 'block', 'blocks')}${left < 0 ? `, ${-left} min over` : ''}`}
       </span>
       {(training.coach || training.area) && (
         <span className="quiet">{[training.coach, training.area].filter(Boolean).join(' · ')}</span>

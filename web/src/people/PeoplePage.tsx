@@ -1,4 +1,4 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button, SegmentedControl, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { createColumnHelper, getCoreRowModel, type SortingState, useReactTable } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
@@ -37,9 +37,10 @@ export function PeoplePage() {
 function Roster({ views }: { views: LadderView[] }) {
   const [text, setText] = useState('');
   const [find] = useDebouncedValue(text, 200);
+  const [who, setWho] = useState<RosterWanted['who']>('training');
   const [sorting, setSorting] = useState<SortingState>([{ id: 'name', desc: false }]);
   const { id: sort, desc: down } = sorting[0];
-  const roster = useRoster({ find, sort: sort as Sort, down });
+  const roster = useRoster({ find, who, sort: sort as Sort, down });
   const rows = useMemo(() => roster.data?.pages.flatMap((page) => page.rows) ?? NOBODY, [roster.data]);
   const columns = useMemo(() => columnsOf(views), [views]);
   const table = useReactTable({
@@ -55,7 +56,7 @@ function Roster({ views }: { views: LadderView[] }) {
   if (!roster.data)
     return roster.error ? <Failed error={roster.error} retry={() => roster.refetch()} /> : <Waiting />;
   const total = roster.data.pages[0].total;
-  if (total === 0 && find === '')
+  if (total === 0 && find === '' && who === 'training')
     return (
       <Empty
         title="Nobody here yet"
@@ -77,12 +78,30 @@ function Roster({ views }: { views: LadderView[] }) {
           onChange={(event) => setText(event.currentTarget.value)}
           w={260}
         />
+        <SegmentedControl
+          aria-label="Whom to list"
+          value={who}
+          onChange={(value) => setWho(value as RosterWanted['who'])}
+          data={[
+            { value: 'training', label: 'Training' },
+            { value: 'guests', label: 'Guests' },
+            { value: 'left', label: 'Left' },
+          ]}
+        />
         <span className="quiet" role="status">
           {rows.length < total ? `${rows.length} of ${total}` : count(total, 'person', 'people')}
         </span>
       </div>
       <SortedTable table={table} className={classes.table} />
-      {total === 0 && <p>Nobody is called that.</p>}
+      {total === 0 && (
+        <p>
+          {find
+            ? 'Nobody is called that.'
+            : who === 'guests'
+              ? 'No guest yet; they are added at the mat.'
+              : 'Nobody has left.'}
+        </p>
+      )}
       {roster.hasNextPage && (
         <Button
           variant="default"
@@ -186,6 +205,8 @@ function NextRank({ row: { readiness } }: { row: RosterRow }) {
 }
 
 const minds = ({ student, readiness }: RosterRow) => [
+  ...(student.guest && !student.guest.fallsKnown ? ['falls not known'] : []),
+  ...(student.left ? [`left ${date(student.left)}`] : []),
   ...student.restrictions.filter((r) => isNow(r.from, r.until)).map((r) => plain(r.kind).toLowerCase()),
   ...(student.holds.some((hold) => !hold.ended) ? ['held'] : []),
   ...(readiness?.conditions.some((c) => c.code === 'MEMBERSHIP' && !c.met) ? ['membership ran out'] : []),

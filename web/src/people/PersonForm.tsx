@@ -1,4 +1,4 @@
-import { MultiSelect, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
+import { Checkbox, MultiSelect, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 import { Link } from 'react-router';
 import { useToday } from '../api/queries';
 import type { LadderView, Name, Student, Track } from '../api/types';
@@ -16,12 +16,14 @@ type Props = {
   people: Name[];
   views: LadderView[];
   tracks: Track[];
-  /** The rank a new person comes with; null: none, or they are not new. */
+  /** The rank that somebody who comes or joins has; null: none. */
   held: Held | null;
   onHeld?: (held: Held | null) => void;
   onDone: (student: Student) => void;
   onCancel: () => void;
   leave?: string;
+  /** A guest who is to train here from now on. */
+  joins?: boolean;
 };
 
 const wrongOn = (now: string) => (student: Student) => ({
@@ -30,6 +32,11 @@ const wrongOn = (now: string) => (student: Student) => ({
     ? { born: 'Born after they joined.' }
     : {}),
   ...(student.born && student.born > now ? { born: 'That day has not come yet.' } : {}),
+  ...Object.fromEntries(
+    (['email', 'guardianEmail'] as const)
+      .filter((field) => !isAddress(student.contacts?.[field] ?? ''))
+      .map((field) => [`contacts.${field}`, 'That is no e-mail address.']),
+  ),
   ...(student.weightKg !== null && (student.weightKg < 10 || student.weightKg > 300)
     ? { weightKg: 'From 10 to 300 kg.' }
     : {}),
@@ -37,6 +44,10 @@ const wrongOn = (now: string) => (student: Student) => ({
     ? { heightCm: 'From 60 to 250 cm.' }
     : {}),
 });
+
+/** Nothing, or what looks like an e-mail address. */
+const isAddress = (text: string) =>
+  !text.trim() || /^[^\s@<>,;"]+@[^\s@<>,;"]+\.[^\s@<>,;"]+$/.test(text.trim());
 
 const STANCES = [
   { value: 'RIGHT', label: 'Right' },
@@ -48,7 +59,7 @@ const numberOr = (value: number | string) => (value === '' ? null : Number(value
 
 /** One person: a name and a birth date are enough, the rest can come later. */
 export function PersonForm(props: Props) {
-  const { opened, people, views, tracks, held, onHeld, onDone, onCancel, leave } = props;
+  const { opened, people, views, tracks, held, onHeld, onDone, onCancel, leave, joins } = props;
   const now = useToday();
   const draft = useDraft(opened, 'Student', wrongOn(now));
   const { value: student, isNew, change, error } = draft;
@@ -68,7 +79,7 @@ export function PersonForm(props: Props) {
   });
   return (
     <EditForm
-      title={isNew ? 'Somebody new' : `Change ${opened.value.name}`}
+      title={isNew ? 'Somebody new' : joins ? `${opened.value.name} joins` : `Change ${opened.value.name}`}
       place="people"
       draft={draft}
       body={{ ...student, contacts: emptied(student.contacts) }}
@@ -105,7 +116,16 @@ export function PersonForm(props: Props) {
           onChange={(chosen) => change({ tracks: chosen })}
         />
         <TextInput label="Card" placeholder="The number it reads as" {...text('card')} />
-        {isNew && onHeld && views.length > 0 && <HeldFields views={views} held={held} onHeld={onHeld} />}
+        {student.guest && (
+          <div className={classes.wide}>
+            <Checkbox
+              label="Can fall: a coach has seen it"
+              checked={student.guest.fallsKnown}
+              onChange={(event) => change({ guest: { fallsKnown: event.currentTarget.checked } })}
+            />
+          </div>
+        )}
+        {onHeld && views.length > 0 && <HeldFields views={views} held={held} onHeld={onHeld} />}
       </div>
       <details className={classes.more}>
         <summary>More: weight, stance, membership, whom to call</summary>
@@ -164,7 +184,7 @@ export function PersonForm(props: Props) {
               }
             />
           ))}
-          {!isNew && <TextInput label="Left the club" {...day('left')} />}
+          {!isNew && !joins && <TextInput label="Left the club" {...day('left')} />}
           <Textarea
             label="Notes"
             description="Coaches read them, nobody else"
@@ -178,11 +198,22 @@ export function PersonForm(props: Props) {
   );
 }
 
-const NOBODY = { guardian: null, guardianPhone: null, emergency: null, emergencyPhone: null };
+const NOBODY = {
+  phone: null,
+  email: null,
+  guardian: null,
+  guardianPhone: null,
+  guardianEmail: null,
+  emergency: null,
+  emergencyPhone: null,
+};
 
 const CONTACTS = [
+  ['phone', 'Telephone'],
+  ['email', 'E-mail'],
   ['guardian', 'Guardian'],
   ['guardianPhone', 'Guardian’s telephone'],
+  ['guardianEmail', 'Guardian’s e-mail'],
   ['emergency', 'In an emergency'],
   ['emergencyPhone', 'Emergency telephone'],
 ] as const;

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { newId, send } from '../api/client';
 import { useLadders, useNames, usePerson, useToday, useTracks } from '../api/queries';
 import type { LadderView, Name, Promotion, Student, Track } from '../api/types';
@@ -56,6 +56,7 @@ const blank = (tracks: string[], joined: string): Student => ({
   born: null,
   joined,
   left: null,
+  guest: null,
   weightKg: null,
   weighed: null,
   heightCm: null,
@@ -73,31 +74,14 @@ const blank = (tracks: string[], joined: string): Student => ({
 /** One after the other: after each the form is empty again, on the same tracks and at the same rank. */
 function NewPeople({ people, views, tracks }: Props) {
   const navigate = useNavigate();
-  const client = useQueryClient();
-  const say = useNotices();
   const [added, setAdded] = useState<Student[]>([]);
   const now = useToday();
   const last = added.at(-1);
   const [held, setHeld] = useState<Held | null>(() => first(views));
+  const give = useGiveRank();
   const keep = async (student: Student) => {
     setAdded([...added, student]);
-    if (!held) return;
-    try {
-      await send<Promotion>('POST', '/promotions', {
-        id: newId('pr'),
-        student: student.id,
-        ladder: held.ladder,
-        from: null,
-        to: held.rank,
-        stripes: held.stripes,
-        date: held.since || student.joined,
-        fromBefore: true,
-        figures: [],
-      });
-      client.invalidateQueries({ queryKey: ['people'] });
-    } catch (error) {
-      say.failed(error);
-    }
+    await give(student, held);
   };
   return (
     <>
@@ -131,20 +115,63 @@ function NewPeople({ people, views, tracks }: Props) {
   );
 }
 
+/** Writes down the rank that somebody comes with. */
+function useGiveRank() {
+  const client = useQueryClient();
+  const say = useNotices();
+  return async (student: Student, held: Held | null) => {
+    if (!held) return;
+    try {
+      await send<Promotion>('POST', '/promotions', {
+        id: newId('pr'),
+        student: student.id,
+        ladder: held.ladder,
+        from: null,
+        to: held.rank,
+        stripes: held.stripes,
+        date: held.since || student.joined,
+        fromBefore: true,
+        figures: [],
+      });
+      client.invalidateQueries({ queryKey: ['people'] });
+    } catch (error) {
+      say.failed(error);
+    }
+  };
+}
+
 /** Most who are new begin at the foot of the first ladder. */
 const first = (views: LadderView[]): Held | null => {
   const ladder = views[0]?.ladder;
   return ladder ? { ladder: ladder.id, rank: ladder.ranks[0].id, stripes: 0, since: '' } : null;
 };
 
+/** Changes somebody; with `?joins`, a guest becomes somebody who trains here. */
 function Change({ opened, ...rest }: Props & { opened: Opened<Student> }) {
   const navigate = useNavigate();
+  const [params] = useSearchParams();
+  const now = useToday();
+  const joins = params.has('joins') && opened.value.guest !== null;
+  const [held, setHeld] = useState<Held | null>(() => (joins ? first(rest.views) : null));
+  const give = useGiveRank();
   const back = () => navigate(`/people/${opened.value.id}`);
+  const value = joins ? { ...opened.value, guest: null, joined: now } : opened.value;
   return (
     <>
       <PageHead title={opened.value.name} />
       <Scroll label="Change" className={classes.body}>
-        <PersonForm opened={opened} {...rest} held={null} onDone={back} onCancel={back} />
+        <PersonForm
+          opened={{ ...opened, value }}
+          {...rest}
+          joins={joins}
+          held={held}
+          {...(joins && { onHeld: setHeld })}
+          onDone={async (student) => {
+            if (joins) await give(student, held);
+            back();
+          }}
+          onCancel={back}
+        />
       </Scroll>
     </>
   );

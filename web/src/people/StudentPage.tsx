@@ -20,6 +20,7 @@ import { Belt } from '../ui/Belt';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
 import { count, date, isNow, percent, plain, VERDICT } from '../ui/words';
+import { Leaving } from './Leaving';
 import classes from './StudentPage.module.css';
 
 export function StudentPage() {
@@ -53,14 +54,26 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
     .find((l) => l.ladder.id === held?.ladder)
     ?.ladder.ranks.find((r) => r.id === held?.rank);
   const soil = view.soil as Record<string, string>;
+  const standing = [
+    student.left
+      ? `left ${date(student.left)}`
+      : student.guest
+        ? `a guest; ${student.guest.fallsKnown ? 'can fall' : 'falls not known'}`
+        : held && `${rank?.name} since ${date(held.since)}`,
+    view.lastSeen ? `last seen ${date(view.lastSeen)}` : 'not seen yet',
+  ]
+    .filter(Boolean)
+    .join(' · ');
   return (
     <>
       <PageHead title={student.name}>
         {rank && <Belt colours={rank.colours} stripes={held.stripes} of={rank.stripes} />}
-        <span className={`quiet ${classes.since}`}>
-          {rank?.name} since {held && date(held.since)} ·{' '}
-          {view.lastSeen ? `last seen ${date(view.lastSeen)}` : 'not seen yet'}
-        </span>
+        <span className={`quiet ${classes.since}`}>{standing}</span>
+        {isHead && student.guest && (
+          <Button component={Link} to={`/people/${student.id}/change?joins`}>
+            Joins the club
+          </Button>
+        )}
         {isHead && (
           <Button component={Link} to={`/people/${student.id}/change`} variant="default">
             Change
@@ -70,10 +83,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
       </PageHead>
       <div className={classes.columns}>
         <Scroll label="Worked so far" className={classes.left}>
-          <p className={classes.sinceBelow}>
-            {rank?.name} since {held && date(held.since)},{' '}
-            {view.lastSeen ? `last seen ${date(view.lastSeen)}` : 'not seen yet'}
-          </p>
+          <p className={classes.sinceBelow}>{standing}</p>
           <div className={classes.hill}>
             <Hillside
               map={map}
@@ -105,6 +115,14 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
           <Loaded query={readiness}>
             {(all) => all.map((r) => <Towards key={r.ladder} readiness={r} ladders={ladders} />)}
           </Loaded>
+          {view.ranks.length === 0 && (
+            <p>
+              {student.guest
+                ? 'A guest is on no ladder. What they drill is kept; once they join, this says what is missing for the next rank.'
+                : 'No rank yet, so there is no next one. It is written down under Change.'}
+            </p>
+          )}
+          {isHead && <Leaving student={student} />}
         </Scroll>
       </div>
     </>

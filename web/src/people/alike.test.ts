@@ -9,6 +9,7 @@ const named = (name: string): Name => ({
   card: null,
   tracks: [],
   limits: [],
+  guest: null,
 });
 const people = ['Ada Quickly', 'Émile Thorn', 'Bo Lindale', 'Ada Lindale'].map(named);
 const found = (typed: string) => alike(typed, people).map((p) => p.name);

@@ -2,29 +2,32 @@ import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { send } from '../api/client';
 import { useSession } from '../api/queries';
-import type { ClassSheet } from '../api/types';
+import type { ClassSheet, Name } from '../api/types';
 import type { Database } from './kept';
 import { Outbox, type Sent, type Waiting } from './outbox';
-import { withWaiting } from './overlay';
+import { withGuests, withWaiting } from './overlay';
 
 const OutboxContext = createContext<Outbox | null>(null);
 
 /** What is read again once records are taken: the one class, the one student; everything else when it is next shown. */
 function readAgain(client: QueryClient, taken: Waiting[]) {
   client.invalidateQueries({ queryKey: ['people'], refetchType: 'none' });
-  const classes = new Set(taken.flatMap((one) => (one.body.classId ? [one.body.classId] : [])));
+  if (taken.some((one) => one.kind === 'guest')) client.invalidateQueries({ queryKey: ['names'] });
+  const classes = new Set(taken.flatMap((one) => classOf(one) ?? []));
   for (const id of classes) client.invalidateQueries({ queryKey: ['classes', id] });
   const students = new Set(taken.flatMap((one) => (one.kind === 'mark' ? [one.body.student] : [])));
   for (const id of students) client.invalidateQueries({ queryKey: ['people', id] });
 }
 
+/** The class that a record is about. */
+const classOf = (one: Waiting) => ('classId' in one.body ? one.body.classId : null);
+
 /** A class goes on showing what was taken, also when it cannot be read again. */
 function nowKept(client: QueryClient, one: Waiting) {
-  if (one.body.classId)
-    client.setQueryData<ClassSheet>(
-      ['classes', one.body.classId],
-      (sheet) => sheet && withWaiting(sheet, [one]),
-    );
+  if (one.kind === 'guest')
+    client.setQueryData<Name[]>(['names'], (names) => names && withGuests(names, [one]));
+  else if (classOf(one))
+    client.setQueryData<ClassSheet>(['classes', classOf(one)], (sheet) => sheet && withWaiting(sheet, [one]));
 }
 
 /** Gives every screen the outbox, which sends under whoever is signed in. */

@@ -7,9 +7,11 @@ import { Outbox, type Sent, type Waiting } from './outbox';
 let name = 0;
 let answer: (id: string) => unknown = () => undefined;
 let asked: string[] = [];
+let sent: unknown[] = [];
 let taken: Waiting[] = [];
 
 const send = async (method: string, path: string, body?: unknown) => {
+  sent.push(body);
   asked.push(`${method} ${path} ${(body as { id?: string })?.id ?? ''}`.trim());
   return answer((body as { id?: string })?.id ?? '');
 };
@@ -94,6 +96,25 @@ describe('the outbox', () => {
     await box.retry(box.all()[0].place as number);
     expect(asked).toEqual(['POST /marks m1', 'POST /marks m2']);
     expect(box.all()).toEqual([]);
+  });
+
+  it('sends a guest before what is recorded of them, without a time of their own', async () => {
+    answer = refuse(0, 'no server');
+    const box = open();
+    await box.signedInAs('coach');
+    vi.useFakeTimers({ toFake: ['Date'], now: 0 });
+    const guest = { id: 's-1', name: 'Jory', joined: '2026-11-24', guest: { fallsKnown: true } };
+    await box.record({ kind: 'guest', body: guest }, 'Jory visits');
+    await box.record(attend('a1'), 'Jory is here', 's-1');
+    vi.useRealTimers();
+    await box.flush();
+    asked = [];
+    sent = [];
+    answer = fine;
+    await box.flush();
+    expect(asked).toEqual(['POST /people s-1', 'POST /attendance a1']);
+    expect(sent[0]).toEqual(guest);
+    expect(sent[1]).toHaveProperty('at');
   });
 
   it('lets go of what was set aside when told to', async () => {

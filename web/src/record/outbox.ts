@@ -1,10 +1,11 @@
 import { Problem } from '../api/client';
-import type { Attendance, Mark, PracticeEntry } from '../api/types';
+import type { Attendance, Mark, PracticeEntry, Student } from '../api/types';
 import type { Database } from './kept';
 import type { TakenOut } from './overlay';
 
 /** What is sent for somebody's name and place in a class; the client makes its id, so that it is kept once. */
 export type Sent =
+  | { kind: 'guest'; body: Pick<Student, 'id' | 'name' | 'joined' | 'guest'> }
   | { kind: 'attend'; body: Pick<Attendance, 'id' | 'student' | 'classId' | 'how'> }
   | { kind: 'leave'; body: { id: string; student: string; classId: string } }
   | { kind: 'practise'; body: Partial<PracticeEntry> & { id: string; classId: string } }
@@ -26,7 +27,7 @@ export type Waiting = Sent & {
   aside?: string;
 };
 
-const PATHS = { attend: '/attendance', practise: '/practice', mark: '/marks' } as const;
+const PATHS = { guest: '/people', attend: '/attendance', practise: '/practice', mark: '/marks' } as const;
 
 /** The id under which others need this record; taking something back is needed by nobody. */
 const idOf = (one: Waiting) => (one.kind === 'leave' || one.kind === 'withdraw' ? '' : one.body.id);
@@ -206,7 +207,7 @@ export class Outbox {
         if (!(error instanceof Problem && error.status === 404)) throw error;
       });
     } else {
-      const isLate = Date.now() - Date.parse(one.at) > LATE;
+      const isLate = one.kind !== 'guest' && Date.now() - Date.parse(one.at) > LATE;
       await this.send('POST', PATHS[one.kind], isLate ? { ...one.body, at: one.at } : one.body);
     }
   }

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import type { ClassSheet } from '../api/types';
 import type { Waiting } from './outbox';
-import { contested, withWaiting } from './overlay';
+import { contested, withGuests, withWaiting } from './overlay';
 
 const sheet = {
   training: { id: 'c' },
@@ -32,6 +32,17 @@ it('takes people out and drills back in the order they were recorded', () => {
   ]);
   expect(shown.attendance).toEqual([]);
   expect(shown.practice).toMatchObject([{ id: 'p1', withdrawn: true }, { id: 'p2' }]);
+});
+
+it('knows a guest before the server does, once', () => {
+  const guest = waits({
+    kind: 'guest',
+    body: { id: 's-1', name: 'Jory Sedge', joined: '2026-11-24', guest: { fallsKnown: false } },
+  });
+  const names = withGuests([], [guest, attend('a2', 's-1')]);
+  expect(names).toMatchObject([{ id: 's-1', calledBy: 'Jory', guest: { fallsKnown: false } }]);
+  expect(withGuests(names, [guest])).toBe(names);
+  expect(withGuests([], [{ ...guest, aside: 'no' }])).toEqual([]);
 });
 
 it('notices somebody who was taken out here while another device had checked them in', () => {

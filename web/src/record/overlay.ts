@@ -1,4 +1,4 @@
-import type { Attendance, ClassSheet, PracticeEntry } from '../api/types';
+import type { Attendance, ClassSheet, Name, PracticeEntry } from '../api/types';
 import type { Waiting } from './outbox';
 
 /** A class sheet as it will be once everything that waits here is taken. */
@@ -7,7 +7,8 @@ export function withWaiting(sheet: ClassSheet, waiting: Waiting[]): ClassSheet {
   let attendance = sheet.attendance;
   let practice = sheet.practice;
   for (const one of waiting) {
-    if (one.aside !== undefined || one.kind === 'mark' || one.body.classId !== id) continue;
+    if (one.aside !== undefined || one.kind === 'guest' || one.kind === 'mark') continue;
+    if (one.body.classId !== id) continue;
     if (one.kind === 'attend') {
       const { student } = one.body;
       if (!attendance.some((a) => a.student === student))
@@ -22,6 +23,16 @@ export function withWaiting(sheet: ClassSheet, waiting: Waiting[]): ClassSheet {
     }
   }
   return { ...sheet, attendance, practice };
+}
+
+/** Everybody by name, guests among them whom only this device knows so far. */
+export function withGuests(names: Name[], waiting: Waiting[]): Name[] {
+  const added = waiting.flatMap((one): Name[] =>
+    one.kind === 'guest' && one.aside === undefined && !names.some((n) => n.id === one.body.id)
+      ? [{ ...one.body, calledBy: one.body.name.split(/\s/)[0], card: null, tracks: [], limits: [] }]
+      : [],
+  );
+  return added.length === 0 ? names : [...names, ...added];
 }
 
 /** Somebody whom this device took out, and the id of the check-in that it meant. */

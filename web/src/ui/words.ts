@@ -46,6 +46,9 @@ export function daysBefore(iso: string, days: number): string {
   return today(when);
 }
 
+/** The later of two days. */
+export const laterOf = (a: string, b: string) => [a, b].sort()[1];
+
 /** The Monday of the week in which a day lies. */
 export function mondayOf(iso: string): string {
   const when = new Date(`${iso.slice(0, 10)}T12:00:00`);

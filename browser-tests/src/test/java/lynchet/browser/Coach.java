@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Base64;
 import java.util.List;
+import java.util.Map;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import java.util.regex.Matcher;
@@ -57,6 +58,11 @@ final class Coach implements AutoCloseable {
 
     /** At another server than the demo club's. */
     Coach(With with, int width, int height, String base) {
+        this(with, width, height, base, Map.of());
+    }
+
+    /** With an environment of the browser's own, such as a HOME where it finds the authorities it trusts. */
+    Coach(With with, int width, int height, String base, Map<String, String> environment) {
         this.with = with;
         this.base = base;
         SELENIUM_CHATTER.setLevel(Level.SEVERE);
@@ -77,15 +83,17 @@ final class Coach implements AutoCloseable {
                 "--hide-scrollbars",
                 "--force-prefers-reduced-motion",
                 "--window-size=" + width + "," + height);
+        options.setAcceptInsecureCerts(false);
         options.setCapability("goog:loggingPrefs", logs);
         driver = new ChromeDriver(
                 new ChromeDriverService.Builder()
                         .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
+                        .withEnvironment(environment)
                         .build(),
                 options);
         driver.executeCdpCommand(
                 "Emulation.setDeviceMetricsOverride",
-                java.util.Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
         driver.manage().window().setSize(new Dimension(width, height));
         driver.get(base + "/");
     }
@@ -201,6 +209,30 @@ final class Coach implements AutoCloseable {
         type(see("input[autocomplete=username]"), account);
         type(see("input[autocomplete=current-password]"), password, Keys.ENTER);
         see("nav[aria-label=Sections]");
+    }
+
+    /** Signs in over the page, when the session has gone with the server. */
+    void signInAgain() {
+        type(see(".mantine-Modal-content input[autocomplete=current-password]"), "saltmarsh", Keys.ENTER);
+        seeNone(".mantine-Modal-content");
+    }
+
+    /** Waits until this browser keeps the page and a class, and so needs the server no more to show them. */
+    void keeps(String classId) {
+        async("""
+                const [classId, done] = arguments;
+                const isKept = () => new Promise((yes) => {
+                  const opening = indexedDB.open('lynchet');
+                  opening.onsuccess = () => {
+                    const get = opening.result.transaction('known').objectStore('known').get('queries');
+                    get.onsuccess = () => yes(JSON.stringify(get.result ?? {}).includes(`"classes","${classId}"`));
+                  };
+                });
+                navigator.serviceWorker.ready.then(async () => {
+                  while (!(await isKept())) await new Promise(requestAnimationFrame);
+                  done();
+                });
+                """, classId);
     }
 
     /** Begins a new club as head coach "anna" with the password "long enough". */

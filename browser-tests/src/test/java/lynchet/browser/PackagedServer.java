@@ -6,6 +6,7 @@ import java.net.ServerSocket;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
@@ -51,7 +52,7 @@ final class PackagedServer {
     }
 
     private static String start(Path log, boolean demo) throws IOException {
-        Own own = new Own(log, demo, "2026-11-24");
+        Own own = new Own(log, demo, "2026-11-24", List.of());
         own.start();
         return own.address;
     }
@@ -64,11 +65,14 @@ final class PackagedServer {
         private final String today;
         private final int port;
         private final Path data;
+        private final List<String> more;
         private Process process;
         final String address;
 
-        Own(Path log, boolean demo, String today) throws IOException {
+        /** @param more what else the program is told */
+        Own(Path log, boolean demo, String today, List<String> more) throws IOException {
             this.log = log;
+            this.more = more;
             this.demo = demo;
             this.today = today;
             try (ServerSocket socket = new ServerSocket(0)) {
@@ -79,27 +83,38 @@ final class PackagedServer {
         }
 
         void start() throws IOException {
-            process = new ProcessBuilder(List.of(
-                            Path.of(System.getProperty("java.home"), "bin", "java")
-                                    .toString(),
-                            "-XX:TieredStopAtLevel=1",
-                            "-jar",
-                            JAR.toString(),
-                            "--server.port=" + port,
-                            "--lynchet.demo=" + demo,
-                            "--lynchet.data=" + data,
-                            "--lynchet.today=" + today))
+            List<String> command = new ArrayList<>(List.of(
+                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                    "-XX:TieredStopAtLevel=1",
+                    "-jar",
+                    JAR.toString(),
+                    "--server.port=" + port,
+                    "--lynchet.demo=" + demo,
+                    "--lynchet.data=" + data,
+                    "--lynchet.today=" + today));
+            command.addAll(more);
+            process = new ProcessBuilder(command)
                     .redirectErrorStream(true)
                     .redirectOutput(log.toFile())
                     .start();
             Process started = process;
             Runtime.getRuntime().addShutdownHook(new Thread(started::destroyForcibly));
-            while (!answers(address + "/actuator/health")) {
+            while (!isUp()) {
                 if (!process.isAlive()) {
                     throw new IOException("it died; see browser-tests/" + log);
                 }
                 LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
             }
+        }
+
+        private boolean isUp() throws IOException {
+            return more.isEmpty()
+                    ? answers(address + "/actuator/health")
+                    : Files.readString(log).contains("A tablet installs"); // the last thing that a start by HTTPS says
+        }
+
+        int port() {
+            return port;
         }
 
         /** As when somebody pulls the plug. */

@@ -11,7 +11,6 @@ import lynchet.browser.Coach.With;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.openqa.selenium.Keys;
 
 /** Two tablets on one class; the server is pulled out from under them, comes back, and is killed while they send. */
 class TwoTabletsTest {
@@ -26,7 +25,7 @@ class TwoTabletsTest {
     @BeforeEach
     void open() throws Exception {
         LocalDate tuesday = LocalDate.now().with(TemporalAdjusters.next(DayOfWeek.TUESDAY));
-        club = new PackagedServer.Own(Path.of("target/tablets.log"), true, tuesday.toString());
+        club = new PackagedServer.Own(Path.of("target/tablets.log"), true, tuesday.toString(), List.of());
         club.start();
         classId = "fundamentals-" + tuesday;
         head = tablet("head");
@@ -46,20 +45,7 @@ class TwoTabletsTest {
         coach.signIn(account);
         coach.go("/mat/" + classId);
         coach.see("[data-student]");
-        coach.async("""
-                const [classId, done] = arguments;
-                const isKept = () => new Promise((yes) => {
-                  const opening = indexedDB.open('lynchet');
-                  opening.onsuccess = () => {
-                    const get = opening.result.transaction('known').objectStore('known').get('queries');
-                    get.onsuccess = () => yes(JSON.stringify(get.result ?? {}).includes(`"classes","${classId}"`));
-                  };
-                });
-                navigator.serviceWorker.ready.then(async () => {
-                  while (!(await isKept())) await new Promise(requestAnimationFrame);
-                  done();
-                });
-                """, classId);
+        coach.keeps(classId);
         return coach;
     }
 
@@ -82,11 +68,6 @@ class TwoTabletsTest {
                   done();
                 })();
                 """, MARKS);
-    }
-
-    private static void signInAgain(Coach coach) {
-        coach.type(coach.see(".mantine-Modal-content input[autocomplete=current-password]"), "saltmarsh", Keys.ENTER);
-        coach.seeNone(".mantine-Modal-content");
     }
 
     @SuppressWarnings("unchecked")
@@ -120,12 +101,12 @@ class TwoTabletsTest {
         head.nothingIsWrongButTheServer();
 
         club.start();
-        signInAgain(head);
+        head.signInAgain();
         head.seeNo("button", 8 + MARKS + " waiting to send");
         club.kill();
         club.start();
-        signInAgain(head);
-        signInAgain(assistant);
+        head.signInAgain();
+        assistant.signInAgain();
         head.seeNone("[data-waiting]");
         assistant.seeNone("[data-waiting]");
 

@@ -69,6 +69,7 @@ export type Welcome = S['Welcome'];
 export type AccountView = S['AccountView'];
 export type Given = S['Given'];
 export type CopyView = S['CopyView'];
+export type WholeView = S['WholeView'];
 export type SessionView = S['SessionView'];
 export type Role = Session['role'];
 

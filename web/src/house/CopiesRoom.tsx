@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type Problem, read, send } from '../api/client';
-import type { CopyView } from '../api/types';
+import type { CopyView, WholeView } from '../api/types';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import { moment } from '../ui/words';
@@ -14,6 +14,10 @@ export function CopiesRoom() {
   const client = useQueryClient();
   const say = useNotices();
   const copies = useQuery<CopyView[], Problem>({ queryKey: ['copies'], queryFn: () => read('/copies') });
+  const whole = useQuery<WholeView, Problem>({
+    queryKey: ['copies', 'whole'],
+    queryFn: () => read('/copies/whole'),
+  });
   const take = useMutation<CopyView, Problem>({
     mutationFn: () => send('POST', '/copies', {}),
     onSuccess: (copy) => {
@@ -55,6 +59,15 @@ export function CopiesRoom() {
           )
         }
       </Loaded>
+      {whole.data?.damage ? (
+        <p role="alert" className={classes.unread}>
+          {whole.data.damage}
+        </p>
+      ) : (
+        whole.data?.at && (
+          <p className="quiet">Everything was read through on {moment(whole.data.at)}; nothing is damaged.</p>
+        )
+      )}
       <p className="quiet">
         A copy is put back from the console: stop Lynchet, then <code>./lynchet restore FILE</code>. What was
         there before is kept aside.

@@ -37,12 +37,19 @@ class Copies {
 
     private final Disk disk;
     private final Clock clock;
+    private final Whole whole;
     private final Path folder;
     private final boolean isFile;
 
-    Copies(Disk disk, Clock clock, @Value("${lynchet.data}") Path data, @Value("${spring.datasource.url}") String url) {
+    Copies(
+            Disk disk,
+            Clock clock,
+            Whole whole,
+            @Value("${lynchet.data}") Path data,
+            @Value("${spring.datasource.url}") String url) {
         this.disk = disk;
         this.clock = clock;
+        this.whole = whole;
         this.folder = data.resolve("copies");
         this.isFile = url.startsWith("jdbc:h2:file:");
     }
@@ -99,7 +106,9 @@ class Copies {
             CopyFile.readBack(unread);
             Path read = folder.resolve(name + ".zip");
             Files.move(unread, read, StandardCopyOption.ATOMIC_MOVE);
-            prune();
+            if (whole.read()) {
+                prune();
+            }
             return view(read);
         } catch (IOException e) {
             throw Refusal.of(

@@ -20,14 +20,22 @@ import org.springframework.web.bind.annotation.RestController;
 class CopyController {
 
     private final Copies copies;
+    private final Whole whole;
 
-    CopyController(Copies copies) {
+    CopyController(Copies copies, Whole whole) {
         this.copies = copies;
+        this.whole = whole;
     }
 
     @GetMapping
     List<CopyView> all() {
         return copies.all();
+    }
+
+    /** Whether everything that is kept could be read. */
+    @GetMapping("/whole")
+    Whole.WholeView whole() {
+        return whole.view();
     }
 
     /** Takes a copy now; answers when it has been read back. */

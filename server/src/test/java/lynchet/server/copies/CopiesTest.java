@@ -138,6 +138,84 @@ class CopiesTest {
     }
 
     @Test
+    void whatIsDamagedInsideIsFoundAndNoOldCopyIsLetGoOf() throws Exception {
+        Path data = folder.resolve("data");
+        try (ConfigurableApplicationContext club = start(data)) {
+            HttpUser head = RunningClub.head(club);
+            head.post("/api/copies", "{}").expect(200);
+            assertThat(head.get("/api/copies/whole").json().path("damage").isNull())
+                    .isTrue();
+            assertThat(head.get("/api/copies/whole").text()).contains("\"at\":\"");
+        }
+        try (var inside = CopyFile.open(data.resolve(CopyFile.DATA), "")) {
+            inside.createStatement().execute("update student set body = substr(body, 1, 60) where id = 'orla-fenwick'");
+        }
+        Path copies = data.resolve("copies");
+        for (int n = 10; n < 25; n++) {
+            Files.writeString(copies.resolve("club-2020-01-01-0000" + n + ".zip"), "old");
+        }
+        try (ConfigurableApplicationContext club = start(data)) {
+            HttpUser head = RunningClub.head(club);
+            head.post("/api/copies", "{}").expect(200);
+            assertThat(head.get("/api/copies/whole").json().path("damage").asString())
+                    .contains("is damaged", "./lynchet restore");
+            assertThat(head.get("/api/copies").json()).hasSizeGreaterThan(15);
+        }
+    }
+
+    /** Runs a command of the console in a process of its own and kills it after so many milliseconds. */
+    private static void killed(int after, String command, Path data, Path file) throws Exception {
+        Process process = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-XX:TieredStopAtLevel=1",
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        AtTheConsole.class.getName(),
+                        command,
+                        data.toString(),
+                        file.toString())
+                .start();
+        process.waitFor(after, TimeUnit.MILLISECONDS);
+        process.destroyForcibly().waitFor();
+    }
+
+    /** One kill of each in every build; {@code -Dkills=20} does twenty, at other moments each. */
+    @Test
+    void aKillDuringBackupOrRestoreLeavesTheOldOrTheNew() throws Exception {
+        Path data = folder.resolve("data");
+        String first;
+        try (ConfigurableApplicationContext club = start(data)) {
+            first = archive(RunningClub.head(club));
+        }
+        Path copy = folder.resolve("first.zip");
+        AtTheConsole.backup(data, copy);
+        String second;
+        try (ConfigurableApplicationContext club = start(data)) {
+            RunningClub.head(club).post("/api/marks", mark("m-later")).expect(200);
+            second = archive(RunningClub.head(club));
+        }
+        Path later = folder.resolve("second.zip");
+        AtTheConsole.backup(data, later);
+        int kills = Integer.getInteger("kills", 1);
+        for (int kill = 0; kill < kills; kill++) {
+            int after = 250 + 900 * kill / kills;
+            Path made = folder.resolve("made-" + kill + ".zip");
+            killed(after, "backup", data, made);
+            if (Files.exists(made)) {
+                assertThat(CopyFile.readBack(made).people()).isEqualTo(47);
+            }
+            Path target = folder.resolve("target-" + kill);
+            AtTheConsole.restore(target, later);
+            killed(after, "restore", target, copy);
+            try (ConfigurableApplicationContext club = start(target)) {
+                assertThat(archive(RunningClub.head(club)))
+                        .as("kill after " + after)
+                        .isIn(first, second);
+            }
+        }
+    }
+
+    @Test
     void aRestoreKeepsWhatWasThereAsideAndRefusesWhatIsNoCopy() throws Exception {
         Path data = folder.resolve("data");
         String first;

@@ -19,6 +19,8 @@ import javax.net.ssl.TrustManagerFactory;
 import lynchet.server.LynchetServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -89,6 +91,28 @@ class TabletTest {
             HttpResponse<String> plain = get(HttpClient.newHttpClient(), "http://" + at + "/");
             assertThat(plain.statusCode()).isEqualTo(400);
             assertThat(plain.body()).contains("requires TLS");
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"127.0.0.1, true", "127.0.0.9, false", "'', false"})
+    void whatAProxyForwardsIsBelievedFromTheNamedOneOnly(String proxy, boolean isBelieved) throws Exception {
+        try (ConfigurableApplicationContext club = SpringApplication.run(
+                LynchetServer.class,
+                "--server.port=0",
+                "--lynchet.proxy=" + proxy,
+                "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1")) {
+            String at = "http://127.0.0.1:" + club.getEnvironment().getProperty("local.server.port");
+            HttpResponse<String> answer = HttpClient.newHttpClient()
+                    .send(
+                            HttpRequest.newBuilder(URI.create(at + "/api/session/welcome"))
+                                    .header("X-Forwarded-Proto", "https")
+                                    .header("X-Forwarded-For", "192.0.2.7")
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofString());
+            assertThat(answer.headers().allValues("Set-Cookie"))
+                    .isNotEmpty()
+                    .allMatch(cookie -> cookie.contains("Secure") == isBelieved);
         }
     }
 

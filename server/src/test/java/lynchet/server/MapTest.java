@@ -26,7 +26,11 @@ class MapTest {
         JsonNode table = head.get("/api/map/positions/closed-guard").expect(200).json();
         assertThat(table.path("own").size()).isGreaterThan(3);
         assertThat(table.path("answers").toString()).contains("hip-bump-they-post", "double-wrist-lock");
-        assertThat(table.path("unanswered").toString()).contains("hip-bump-they-hug");
+        assertThat(head.get("/api/map/positions/held-from-behind")
+                        .json()
+                        .path("unanswered")
+                        .toString())
+                .contains("peel-they-lift");
         assertThat(table.path("theirs").toString()).contains("kneel-guard-break");
         assertThat(head.get("/api/map/positions/nowhere")
                         .expect(404)

@@ -11,6 +11,9 @@ import org.jspecify.annotations.Nullable;
  * @param entries position ids where a bout may start
  * @param fullThrowPoints points of a clean throw when it does not end the bout
  * @param minutes length of a bout
+ * @param noLegGrabs whether techniques that take hold of a leg are illegal: those tagged {@link #LEG_GRAB}
+ * @param halfThrowPoints points of a throw that lands half; 0: none
+ * @param reached what reaching a position pays, however it is reached
  */
 public record Ruleset(
         String id,
@@ -25,13 +28,46 @@ public record Ruleset(
         List<HeldPin> pins,
         List<@Most(120) String> penalties,
         int minutes,
-        @Most(400) @Nullable String note) {
+        @Most(400) @Nullable String note,
+        boolean noLegGrabs,
+        int halfThrowPoints,
+        List<Paid> reached) {
+
+    /** The tag of techniques that take hold of a leg. */
+    public static final String LEG_GRAB = "leg-grab";
 
     /** A hazard that is not legal below an age; {@code belowAge} 0: at no age. */
     public record HazardLimit(Hazard hazard, int belowAge) {}
 
-    /** What a family scores when it lands at a stage; {@code landing} null: anywhere. */
-    public record Points(Family family, @Nullable Stage landing, int points) {}
+    /**
+     * What a family scores where it lands: at a stage, or at one of some positions; neither: anywhere.
+     *
+     * @param at position ids; empty: any
+     */
+    public record Points(Family family, @Nullable Stage landing, int points, List<String> at) {
+        public Points {
+            at = Say.list(at);
+        }
+
+        private boolean pays(Family done, Landing where) {
+            return family == done
+                    && (landing == null || landing == where.stage())
+                    && (at.isEmpty() || at.contains(where.position()));
+        }
+    }
+
+    /** Positions that pay once reached from anywhere else; going from one of them to another pays nothing. */
+    public record Paid(List<String> positions, int points) {
+        public Paid {
+            positions = Say.list(positions);
+        }
+    }
+
+    /** A position with its stage. */
+    public record Landing(String position, Stage stage) {}
+
+    /** What something is worth: the bout, or points. */
+    public record Score(boolean ends, int points) {}
 
     /** A hold-down that counts after some seconds; {@code points} 0: it ends the bout. */
     public record HeldPin(String position, int seconds, int points) {}
@@ -46,6 +82,7 @@ public record Ruleset(
         points = Say.list(points);
         pins = Say.list(pins);
         penalties = Say.list(penalties);
+        reached = Say.list(reached);
         Say.within("the minutes of ruleset " + id, minutes, 1, 60);
     }
 
@@ -53,19 +90,40 @@ public record Ruleset(
     public boolean allows(Technique technique) {
         return technique.jacket().fits(jacket)
                 && !illegalTechniques.contains(technique.id())
+                && !(noLegGrabs && technique.tags().contains(LEG_GRAB))
                 && illegalHazards.stream()
                         .noneMatch(limit ->
                                 limit.belowAge() == 0 && technique.hazards().contains(limit.hazard()));
     }
 
-    /** Whether landing this technique at this stage scores or ends the bout. */
-    public boolean scores(Family family, Stage landing) {
-        if (family == Family.THROW && (fullThrowEnds || fullThrowPoints > 0)) {
-            return true;
+    /**
+     * What a technique scores that is done from one position and lands at another.
+     *
+     * @param isWhole whether a throw lands clean; a half one has points of its own
+     */
+    public Score score(Family family, Landing from, Landing to, boolean isWhole) {
+        if (family == Family.THROW && isWhole && fullThrowEnds) {
+            return new Score(true, 0);
         }
-        return points.stream()
-                .anyMatch(
-                        p -> p.family() == family && p.points() > 0 && (p.landing() == null || p.landing() == landing));
+        int done = family == Family.THROW
+                ? (isWhole ? fullThrowPoints : halfThrowPoints)
+                : points.stream()
+                        .filter(p -> p.pays(family, to))
+                        .mapToInt(Points::points)
+                        .max()
+                        .orElse(0);
+        int there = reached.stream()
+                .filter(r ->
+                        r.positions().contains(to.position()) && !r.positions().contains(from.position()))
+                .mapToInt(Paid::points)
+                .sum();
+        return new Score(false, done + there);
+    }
+
+    /** Whether a technique done clean ends the bout or scores. */
+    public boolean scores(Family family, Landing from, Landing to) {
+        Score score = score(family, from, to, true);
+        return score.ends() || score.points() > 0;
     }
 
     /** Whether holding this position counts. */
@@ -88,6 +146,9 @@ public record Ruleset(
                 pins,
                 penalties,
                 minutes,
-                note);
+                note,
+                noLegGrabs,
+                halfThrowPoints,
+                reached);
     }
 }

@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.function.IntPredicate;
 import lynchet.core.map.Family;
 import lynchet.core.map.Position;
+import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
 
 /** Short walks of my own links, as gaps and mends both count them. */
@@ -48,7 +49,12 @@ final class Ways {
                 || graph.ruleset != null
                         && graph.ruleset.scores(
                                 family,
-                                graph.map.stageOf(graph.positions.get(position).id()));
+                                landing(graph.links.get(graph.link[move]).from()),
+                                landing(graph.positions.get(position).id()));
+    }
+
+    private Ruleset.Landing landing(String position) {
+        return new Ruleset.Landing(position, graph.map.stageOf(position));
     }
 
     /** Whether holding a position counts under the ruleset; without a ruleset, whether it is a hold-down. */

@@ -85,7 +85,22 @@ class ChainCheckTest {
                 .add(TinyMap.card(
                         "hip-bump", Family.SWEEP, 1, 3, List.of("stand"), null, null, Set.of(Hazard.LIFT_LEGS)));
         Ruleset rules = new Ruleset(
-                "r", "House rules", null, List.of("arm-lock"), null, null, null, false, 0, null, null, 5, null);
+                "r",
+                "House rules",
+                null,
+                List.of("arm-lock"),
+                null,
+                null,
+                null,
+                false,
+                0,
+                null,
+                null,
+                5,
+                null,
+                false,
+                0,
+                null);
         Chain chain = new Chain("c", "C", null, null, "guard", step("sweep", new Turn(null, step("arm"))), false);
         ChainReport report = ChainCheck.check(tiny.map(), chain, rules);
         assertThat(report.holdsTogether()).isTrue();

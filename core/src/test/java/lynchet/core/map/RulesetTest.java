@@ -20,15 +20,19 @@ class RulesetTest {
                 List.of(new HazardLimit(Hazard.NECK_CRANK, 0), new HazardLimit(Hazard.CHOKE, 13)),
                 null,
                 List.of(
-                        new Points(Family.PASS, Stage.LEGS_CLEARED, 3),
-                        new Points(Family.SWEEP, null, 2),
-                        new Points(Family.TURNOVER, null, 0)),
+                        new Points(Family.PASS, Stage.LEGS_CLEARED, 3, null),
+                        new Points(Family.SWEEP, null, 2, null),
+                        new Points(Family.TAKEDOWN, null, 1, List.of("in-guard")),
+                        new Points(Family.TURNOVER, null, 0, null)),
                 throwEnds,
                 throwPoints,
                 List.of(new HeldPin("side-top", 20, 0)),
                 null,
                 5,
-                null);
+                null,
+                true,
+                1,
+                List.of(new Ruleset.Paid(List.of("mount", "high-mount"), 4)));
     }
 
     @Test
@@ -36,6 +40,7 @@ class RulesetTest {
         Ruleset rules = rules(false, 0);
         assertThat(rules.allows(TinyMap.technique("knee-slide", 1))).isTrue();
         assertThat(rules.allows(TinyMap.technique("scissor", 1))).isFalse();
+        assertThat(rules.allows(TinyMap.tagged("ankle", "leg-grab"))).isFalse();
         assertThat(rules.allows(hazardous(Hazard.NECK_CRANK))).isFalse();
         assertThat(rules.allows(hazardous(Hazard.CHOKE)))
                 .as("a limit of age is not one for grown-ups")
@@ -49,18 +54,47 @@ class RulesetTest {
         return TinyMap.card("x", Family.SUBMISSION, 1, 3, null, null, null, Set.of(hazard));
     }
 
+    private static final Ruleset.Landing STANDING = new Ruleset.Landing("standing", Stage.GRIPPED);
+    private static final Ruleset.Landing SIDE = new Ruleset.Landing("side-top", Stage.LEGS_CLEARED);
+    private static final Ruleset.Landing GUARD = new Ruleset.Landing("in-guard", Stage.LEGS_BETWEEN);
+    private static final Ruleset.Landing MOUNT = new Ruleset.Landing("mount", Stage.LEGS_CLEARED);
+
+    private static int points(Ruleset rules, Family family, Ruleset.Landing from, Ruleset.Landing to) {
+        return rules.score(family, from, to, true).points();
+    }
+
     @Test
     void scoresByFamilyAndWhereItLands() {
         Ruleset rules = rules(false, 0);
-        assertThat(rules.scores(Family.PASS, Stage.LEGS_CLEARED)).isTrue();
-        assertThat(rules.scores(Family.PASS, Stage.LEGS_BETWEEN)).isFalse();
-        assertThat(rules.scores(Family.SWEEP, Stage.LEGS_BETWEEN)).isTrue();
-        assertThat(rules.scores(Family.TURNOVER, Stage.LEGS_CLEARED)).isFalse();
-        assertThat(rules.scores(Family.THROW, Stage.LEGS_CLEARED)).isFalse();
-        assertThat(rules(true, 0).scores(Family.THROW, Stage.HALF_DOWN)).isTrue();
-        assertThat(rules(false, 4).scores(Family.THROW, Stage.HALF_DOWN)).isTrue();
-        assertThat(rules(true, 4).scores(Family.TAKEDOWN, Stage.HALF_DOWN)).isFalse();
+        assertThat(points(rules, Family.PASS, GUARD, SIDE)).isEqualTo(3);
+        assertThat(points(rules, Family.PASS, GUARD, GUARD)).isZero();
+        assertThat(points(rules, Family.SWEEP, GUARD, GUARD)).isEqualTo(2);
+        assertThat(points(rules, Family.TURNOVER, GUARD, SIDE)).isZero();
+        assertThat(points(rules, Family.TAKEDOWN, STANDING, SIDE))
+                .as("at that position only")
+                .isZero();
+        assertThat(points(rules, Family.TAKEDOWN, STANDING, GUARD)).isEqualTo(1);
         assertThat(rules.countsHeld("side-top")).isTrue();
         assertThat(rules.countsHeld("side-bottom")).isFalse();
+    }
+
+    @Test
+    void aPositionPaysHoweverItIsReachedButNotTwice() {
+        Ruleset rules = rules(false, 0);
+        assertThat(points(rules, Family.TRANSITION, SIDE, MOUNT)).isEqualTo(4);
+        assertThat(points(rules, Family.PASS, GUARD, MOUNT))
+                .as("passed, and mounted")
+                .isEqualTo(7);
+        assertThat(points(rules, Family.PIN, MOUNT, MOUNT)).isZero();
+    }
+
+    @Test
+    void aThrowEndsOrScoresWholeOrHalf() {
+        assertThat(rules(true, 0).score(Family.THROW, STANDING, SIDE, true)).isEqualTo(new Ruleset.Score(true, 0));
+        assertThat(rules(true, 0).score(Family.THROW, STANDING, SIDE, false)).isEqualTo(new Ruleset.Score(false, 1));
+        assertThat(rules(false, 4).score(Family.THROW, STANDING, SIDE, true).points())
+                .isEqualTo(4);
+        assertThat(rules(true, 4).score(Family.TAKEDOWN, STANDING, SIDE, true).ends())
+                .isFalse();
     }
 }

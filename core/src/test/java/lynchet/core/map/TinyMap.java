@@ -38,6 +38,11 @@ public final class TinyMap {
         return card(id, family, learn, 3, prerequisites, falls, null, Set.of());
     }
 
+    /** A takedown that bears a tag. */
+    static Technique tagged(String id, String tag) {
+        return card(id, Family.TAKEDOWN, 1, 3, null, null, null, Set.of(), List.of(tag));
+    }
+
     /** Every other part of a card is left out. */
     public static Technique card(
             String id,
@@ -48,6 +53,19 @@ public final class TinyMap {
             List<String> falls,
             String houseVersion,
             Set<Hazard> hazards) {
+        return card(id, family, learn, master, prerequisites, falls, houseVersion, hazards, null);
+    }
+
+    private static Technique card(
+            String id,
+            Family family,
+            int learn,
+            int master,
+            List<String> prerequisites,
+            List<String> falls,
+            String houseVersion,
+            Set<Hazard> hazards,
+            List<String> tags) {
         return new Technique(
                 id,
                 id,
@@ -68,7 +86,7 @@ public final class TinyMap {
                 null,
                 hazards,
                 null,
-                null,
+                tags,
                 learn,
                 master,
                 false);

@@ -122,7 +122,22 @@ class WellFormedTest {
 
     private static Ruleset rules(List<String> illegal, List<String> entries, Ruleset.HeldPin... pins) {
         return new Ruleset(
-                "rules", "Rules", null, illegal, null, entries, null, false, 0, List.of(pins), null, 5, null);
+                "rules",
+                "Rules",
+                null,
+                illegal,
+                null,
+                entries,
+                null,
+                false,
+                0,
+                List.of(pins),
+                null,
+                5,
+                null,
+                false,
+                0,
+                null);
     }
 
     private static Position underRules(String id) {

@@ -66,7 +66,22 @@ class DecisionTableTest {
     @Test
     void whatIsNotAllowedIsNotInIt() {
         Ruleset rules = new Ruleset(
-                "r", "R", null, List.of("hip-bump", "wrist-lock"), null, null, null, false, 0, null, null, 5, null);
+                "r",
+                "R",
+                null,
+                List.of("hip-bump", "wrist-lock"),
+                null,
+                null,
+                null,
+                false,
+                0,
+                null,
+                null,
+                5,
+                null,
+                false,
+                0,
+                null);
         DecisionTable table = table("guard", rules);
         assertThat(table.own()).extracting(DecisionTable.Row::link).containsExactly("as-often", "seldom");
         assertThat(table.answers()).flatExtracting(DecisionTable.Answers::rows).isEmpty();

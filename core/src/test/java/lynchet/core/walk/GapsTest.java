@@ -139,6 +139,9 @@ class GapsTest {
                 List.of(new Ruleset.HeldPin("mount", 20, 0)),
                 null,
                 5,
+                null,
+                false,
+                0,
                 null));
         GrapplingMap map = tiny.map();
         MoveGraph graph = MoveGraph.under(map, map.ruleset("pins").orElseThrow());

@@ -22,7 +22,22 @@ class LegalTest {
 
     private static Ruleset ruleset(List<String> illegal, List<String> entries) {
         return new Ruleset(
-                "strict", "Strict", Jacket.NO_JACKET, illegal, null, entries, null, false, 0, null, null, 5, null);
+                "strict",
+                "Strict",
+                Jacket.NO_JACKET,
+                illegal,
+                null,
+                entries,
+                null,
+                false,
+                0,
+                null,
+                null,
+                5,
+                null,
+                false,
+                0,
+                null);
     }
 
     @Test

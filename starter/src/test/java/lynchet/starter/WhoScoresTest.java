@@ -1,0 +1,113 @@
+package lynchet.starter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Hazard;
+import lynchet.core.map.Link;
+import lynchet.core.map.Ruleset;
+import lynchet.core.map.Technique;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Who scores what under the four shipped rulesets, as a coach at the edge of the mat expects it. */
+class WhoScoresTest {
+
+    private static final GrapplingMap MAP =
+            GrapplingMap.of(StarterLibrary.club("Test").map());
+
+    private static Ruleset.Landing landing(String position) {
+        return new Ruleset.Landing(position, MAP.stageOf(position));
+    }
+
+    private static String scored(String ruleset, String linkId, boolean isWhole) {
+        Ruleset rules = MAP.ruleset(ruleset).orElseThrow();
+        Link link = MAP.link(linkId).orElseThrow();
+        Technique card = MAP.technique(link.technique()).orElseThrow();
+        if (!rules.allows(card)) {
+            return "ILLEGAL";
+        }
+        String to = isWhole ? link.to() : link.partial();
+        Ruleset.Score score = rules.score(card.family(), landing(link.from()), landing(to), isWhole);
+        return score.ends() ? "ENDS" : String.valueOf(score.points());
+    }
+
+    @ParameterizedTest(name = "{0}: {1}, {2} → {3}")
+    @CsvSource({
+        "jacket-throwing, major-hip-throw-from-even-grips, whole, ENDS",
+        "jacket-throwing, major-outer-reap-from-even-grips, whole, ENDS",
+        "jacket-throwing, outer-drop-from-even-grips, half, 1",
+        "jacket-throwing, shoulder-drop-from-even-grips, half, 1",
+        "jacket-throwing, inner-thigh-throw-from-opposite-grips, half, 1",
+        "jacket-throwing, double-leg-from-even-grips, whole, ILLEGAL",
+        "jacket-throwing, single-leg-from-collar-tie, whole, ILLEGAL",
+        "jacket-throwing, scooping-throw-from-bent-under-belt, whole, ILLEGAL",
+        "jacket-throwing, snap-down-from-even-grips, whole, 0",
+        "jacket-throwing, side-step-pass-from-facing-open-guard, whole, 0",
+        "jacket-throwing, half-lever-turn-from-behind-turtle, whole, 0",
+        "jacket-throwing, knee-bar-from-leg-entanglement, whole, ILLEGAL",
+        "jacket-ground, major-hip-throw-from-even-grips, whole, 2",
+        "jacket-ground, double-leg-from-even-grips, whole, 2",
+        "jacket-ground, arm-drag-from-even-grips, whole, 0",
+        "jacket-ground, single-leg-from-collar-tie, whole, 0",
+        "jacket-ground, snap-down-from-even-grips, whole, 2",
+        "jacket-ground, ankle-pick-from-collar-tie, whole, 2",
+        "jacket-ground, sit-to-guard-from-even-grips, whole, 0",
+        "jacket-ground, scissor-sweep-from-closed-guard, whole, 6",
+        "jacket-ground, sickle-sweep-from-open-guard, whole, 2",
+        "jacket-ground, hook-half-sweep-from-half-guard-underhook, whole, 2",
+        "jacket-ground, side-step-pass-from-facing-open-guard, whole, 3",
+        "jacket-ground, flatten-and-free-from-half-guard-top, whole, 7",
+        "jacket-ground, leg-drag-pass-from-facing-open-guard, whole, 0",
+        "jacket-ground, side-to-scarf-from-side-control-top, whole, 0",
+        "jacket-ground, spin-to-north-south-from-side-control-top, whole, 0",
+        "jacket-ground, sit-to-reverse-scarf-from-side-control-top, whole, 0",
+        "jacket-ground, switch-to-knee-ride-from-side-control-top, whole, 2",
+        "jacket-ground, side-to-mount-from-side-control-top, whole, 4",
+        "jacket-ground, climb-high-mount-from-mount-top, whole, 0",
+        "jacket-ground, mount-to-back-from-mount-top, whole, 4",
+        "jacket-ground, seatbelt-and-hooks-from-behind-turtle, whole, 4",
+        "jacket-ground, crucifix-hold-from-back-control, whole, 0",
+        "jacket-ground, half-lever-turn-from-behind-turtle, whole, 0",
+        "jacket-ground, bridge-and-roll-from-mount-bottom, whole, 0",
+        "no-jacket, double-leg-from-standing-apart, whole, 0",
+        "no-jacket, side-to-mount-from-side-control-top, whole, 0",
+        "wrestling, go-behind-from-front-headlock, whole, 2",
+        "wrestling, go-behind-from-sprawl-on-top, whole, 2",
+        "wrestling, double-leg-from-standing-apart, whole, 2",
+        "wrestling, duck-under-from-collar-tie, whole, 0",
+        "wrestling, mat-return-from-rear-clinch, whole, 2",
+        "wrestling, hip-wheel-from-collar-tie, whole, 4",
+        "wrestling, tight-waist-tilt-from-four-point-ride, whole, 2",
+        "wrestling, four-point-breakdown-from-four-point-ride, whole, 0",
+        "wrestling, cross-face-cradle-from-behind-turtle, whole, 2",
+        "wrestling, front-choke-from-front-headlock, whole, ILLEGAL",
+    })
+    void isWorth(String ruleset, String link, String how, String worth) {
+        assertThat(scored(ruleset, link, how.equals("whole"))).isEqualTo(worth);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"jacket-throwing", "jacket-ground", "no-jacket"})
+    void chokesAndLocksHaveAnAge(String ruleset) {
+        Ruleset rules = MAP.ruleset(ruleset).orElseThrow();
+        for (Hazard hazard : new Hazard[] {Hazard.CHOKE, Hazard.FRONT_CHOKE, Hazard.ARM_LOCK, Hazard.SHOULDER_LOCK}) {
+            assertThat(rules.illegalHazards())
+                    .as(hazard.name())
+                    .anyMatch(limit -> limit.hazard() == hazard && limit.belowAge() >= 13);
+        }
+    }
+
+    @Test
+    void aWrestlerOnTheBackIsLosingInEveryGuard() {
+        for (String guard :
+                new String[] {"closed-guard", "open-guard", "half-guard-bottom", "sleeve-guard", "seated-hooks"}) {
+            assertThat(MAP.position(guard).orElseThrow().controlIn().get("wrestling"))
+                    .as(guard)
+                    .isLessThanOrEqualTo(-1.5);
+        }
+        assertThat(MAP.ruleset("wrestling").orElseThrow().entries()).contains("four-point-ride");
+    }
+}

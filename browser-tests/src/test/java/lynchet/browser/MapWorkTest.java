@@ -19,7 +19,7 @@ class MapWorkTest {
             coach.signIn("head");
             findsByAnAlias(coach, with);
             String at = "seated-hooks";
-            for (int link = 0; link < 3; link++) {
+            for (int link = 0; link < 2; link++) {
                 at = walksOn(coach, with, at);
             }
             opensACardAndComesBack(coach, with, at);

@@ -38,8 +38,8 @@ class StoryTest {
         coach.type(Keys.ENTER);
         coach.seeAt("at=closed-guard");
         coach.see("h3", "On my own initiative");
-        coach.see("h3", "If they post the far hand");
-        coach.see("li", "they hug the waist and squeeze");
+        coach.see("h3", "If they post the hand you reached over");
+        coach.see("h3", "If they hug the waist and squeeze");
         coach.see("h3", "What they can do to me");
         if (with == With.KEYBOARD) {
             coach.type(coach.see("[data-plot=closed-guard]"), "x");
@@ -63,7 +63,7 @@ class StoryTest {
 
         coach.type(coach.see("input[aria-label='Next from Closed guard, bottom']"), "hip-b", Keys.ENTER);
         coach.type(coach.see("input[aria-label='Next from Mount, top']"), "if they post", Keys.ENTER);
-        coach.see("div", "if they post the far hand");
+        coach.see("div", "if they post the hand you reached over");
         coach.type(coach.see("input[aria-label='Next from Closed guard, bottom']"), "double wr", Keys.ENTER);
         coach.type(coach.see("input[aria-label='Next from Bent arm lock on']"), Keys.ENTER);
         coach.type(coach.see("input[aria-label='Next from Mount, top']"), "straight", Keys.ENTER);

@@ -14,6 +14,7 @@ const WHO: Record<Difference['who'], string> = {
   LIBRARY: 'changed in the library',
   CLUB: 'changed by you; the library has not changed it',
   BOTH: 'changed by you and in the library; taking it gives up yours',
+  GONE: 'no longer in the library; ticked, it is taken out here too',
 };
 const PARTS: Record<string, string> = {
   pairs: 'Positions',
@@ -52,12 +53,14 @@ function Differences({ differences }: { differences: Difference[] }) {
       client.setQueryData(['library'], left);
       await client.invalidateQueries();
       setTicked(new Set());
-      say.done(`${count(keys.length, 'thing', 'things')} taken from the library.`);
+      say.done(`${count(keys.length, 'thing', 'things')} as the library has it now.`);
     },
     onError: (error) => say.failed(error),
   });
   if (differences.length === 0) return <p>Your club has everything the library has, as it is there.</p>;
-  const easy = differences.filter((d) => d.who === 'NEW' || d.who === 'LIBRARY').map((d) => d.key);
+  const easy = differences
+    .filter((d) => d.who === 'NEW' || d.who === 'LIBRARY' || d.who === 'GONE')
+    .map((d) => d.key);
   const parts = [...new Set(differences.map((d) => d.part))];
   const tick = (key: string, on: boolean) =>
     setTicked((before) => {

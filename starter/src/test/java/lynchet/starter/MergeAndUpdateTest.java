@@ -6,9 +6,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.zip.GZIPInputStream;
 import lynchet.core.club.Club;
 import lynchet.core.club.ClubCheck;
 import lynchet.core.club.ClubMerge;
@@ -75,6 +77,47 @@ class MergeAndUpdateTest {
             assertThat(club.map().techniques()).hasSizeGreaterThan(120).noneMatch(t -> t.jacket() == Jacket.JACKET);
             assertThat(club.chains()).hasSizeGreaterThan(10);
         }
+    }
+
+    private static Club before() throws Exception {
+        try (var file = MergeAndUpdateTest.class.getResourceAsStream("/released/library-1.json.gz")) {
+            return ClubArchive.read(new GZIPInputStream(file));
+        }
+    }
+
+    /** A club that began with the library as it was, and changed a card of it, is offered the mends and keeps its own. */
+    @Test
+    void aClubMadeFromTheLibraryBeforeIsOfferedTheMends() throws Exception {
+        Club old = before();
+        Map<String, String> taken = LibraryUpdate.things(old).entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, thing -> Json.write(thing.getValue())));
+        Club mine = edited(
+                edited(old, "\"name\" : \"Valley drop\"", "\"name\" : \"Valley drop, ours\""),
+                "\"name\" : \"Rear choke\"",
+                "\"name\" : \"Rear choke, ours\"");
+        List<Difference> offered = LibraryUpdate.between(mine, LIBRARY, taken, Json::write);
+        assertThat(offered)
+                .extracting(Difference::key, Difference::who)
+                .contains(
+                        org.assertj.core.groups.Tuple.tuple("links/mat-return-from-rear-clinch", Who.LIBRARY),
+                        org.assertj.core.groups.Tuple.tuple("links/belt-and-knee-turn-from-head-of-turtle", Who.NEW),
+                        org.assertj.core.groups.Tuple.tuple("links/belt-and-knee-turn-from-behind-turtle", Who.GONE),
+                        org.assertj.core.groups.Tuple.tuple("links/double-leg-from-head-caught", Who.GONE),
+                        org.assertj.core.groups.Tuple.tuple("chains/three-from-guard", Who.LIBRARY),
+                        org.assertj.core.groups.Tuple.tuple("techniques/valley-drop", Who.BOTH),
+                        org.assertj.core.groups.Tuple.tuple("techniques/rear-choke", Who.CLUB));
+        Set<String> easy = offered.stream()
+                .filter(one -> one.who() != Who.CLUB && one.who() != Who.BOTH)
+                .map(Difference::key)
+                .collect(Collectors.toSet());
+        Club after = LibraryUpdate.take(mine, LIBRARY, easy);
+        assertThat(ClubCheck.check(after)).isEmpty();
+        assertThat(after.map().techniques())
+                .extracting(t -> t.name())
+                .contains("Valley drop, ours", "Rear choke, ours");
+        assertThat(LibraryUpdate.between(after, LIBRARY, Map.of(), Json::write))
+                .extracting(Difference::key)
+                .containsExactlyInAnyOrder("techniques/valley-drop", "techniques/rear-choke");
     }
 
     @Test

@@ -28,7 +28,9 @@ public final class LibraryUpdate {
         /** The club changed it, the library did not. */
         CLUB,
         /** Both did. */
-        BOTH
+        BOTH,
+        /** The library has it no more, and the club has it as it was taken; taking this takes it out. */
+        GONE
     }
 
     /**
@@ -56,6 +58,13 @@ public final class LibraryUpdate {
                 differences.add(difference(key, theirs, who(own, theirs, taken.get(key), digest)));
             }
         });
+        Set<String> shipped = things(library).keySet();
+        mine.forEach((key, own) -> {
+            boolean isAsTaken = digest.apply(own).equals(taken.get(key));
+            if (isAsTaken && !shipped.contains(key)) {
+                differences.add(difference(key, own, Who.GONE));
+            }
+        });
         return List.copyOf(differences);
     }
 
@@ -68,10 +77,11 @@ public final class LibraryUpdate {
         return byClub && byLibrary ? Who.BOTH : byClub ? Who.CLUB : Who.LIBRARY;
     }
 
-    /** The club with these things as the library has them; check it before keeping it. */
+    /** The club with these things as the library has them, without those it has no more; check it before keeping it. */
     public static Club take(Club club, Club library, Set<String> keys) {
         Set<String> unknown = new HashSet<>(keys);
         unknown.removeAll(things(library).keySet());
+        unknown.removeAll(things(club).keySet());
         if (!unknown.isEmpty()) {
             throw new IllegalArgumentException("the library has nothing called "
                     + unknown.stream().sorted().findFirst().orElseThrow());
@@ -85,7 +95,9 @@ public final class LibraryUpdate {
 
     private static <T> Club taken(Part<T> part, Club club, Club library, Set<String> keys) {
         Map<String, T> all = new LinkedHashMap<>();
-        club.all(part).forEach(thing -> all.put(part.idOf(thing), thing));
+        club.all(part).stream()
+                .filter(thing -> !keys.contains(key(part, thing)))
+                .forEach(thing -> all.put(part.idOf(thing), thing));
         library.all(part).stream()
                 .filter(thing -> keys.contains(key(part, thing)))
                 .forEach(thing -> all.put(part.idOf(thing), thing));

@@ -61,10 +61,14 @@ public class Library {
         List<Object[]> all = things.entrySet().stream()
                 .map(thing -> new Object[] {ETags.of(thing.getValue()), thing.getKey()})
                 .toList();
+        forget(things.keySet());
+        jdbc.batchUpdate("insert into library_item (digest, item_key) values (?, ?)", all);
+    }
+
+    private void forget(Set<String> keys) {
         jdbc.batchUpdate(
                 "delete from library_item where item_key = ?",
-                all.stream().map(row -> new Object[] {row[1]}).toList());
-        jdbc.batchUpdate("insert into library_item (digest, item_key) values (?, ?)", all);
+                keys.stream().map(key -> new Object[] {key}).toList());
     }
 
     /** What the shipped library has that the club has not. */
@@ -84,6 +88,7 @@ public class Library {
             Map<String, Object> now = new HashMap<>(LibraryUpdate.things(shipped));
             now.keySet().retainAll(keys);
             Club next = LibraryUpdate.take(present, shipped, keys);
+            forget(keys);
             remember(now);
             return next;
         });

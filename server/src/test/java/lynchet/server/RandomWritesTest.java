@@ -205,8 +205,8 @@ class RandomWritesTest {
             answer = head.post("/api/map/gaps/ignored", gap());
         } else if (what < 98) {
             kind = "merge two techniques";
-            answer = head.post(
-                    "/api/map/techniques/" + id("marks", "subject") + "/merge", Map.of("into", id("techniques")));
+            String gone = id("marks", "subject");
+            answer = head.post("/api/map/techniques/" + gone + "/merge", Map.of("into", oneLike(gone)));
         } else {
             kind = "undo";
             answer = head.post("/api/map/undo/" + edits.remove(random.nextInt(edits.size())), "");
@@ -232,6 +232,21 @@ class RandomWritesTest {
 
     private String id(String part, String field) {
         return any(part).path(field).asString();
+    }
+
+    /** A card of the same family: two of different ones are never the same technique. */
+    private String oneLike(String card) {
+        JsonNode all = now.path("map").path("techniques");
+        String family = all.valueStream()
+                .filter(one -> one.path("id").asString().equals(card))
+                .map(one -> one.path("family").asString())
+                .findFirst()
+                .orElse("");
+        List<String> same = all.valueStream()
+                .filter(one -> one.path("family").asString().equals(family))
+                .map(one -> one.path("id").asString())
+                .toList();
+        return same.isEmpty() ? id("techniques") : same.get(random.nextInt(same.size()));
     }
 
     private JsonNode any(String part) {

@@ -63,7 +63,7 @@ class RecordsTest {
                                 "blockId",
                                 "drill-2",
                                 "technique",
-                                "figure-four-lock",
+                                "corner-drop",
                                 "reps",
                                 8))
                 .expect(200);
@@ -80,7 +80,7 @@ class RecordsTest {
         return coach.get("/api/people/" + student + "/progress")
                 .json()
                 .path("techniques")
-                .path("figure-four-lock")
+                .path("corner-drop")
                 .asString();
     }
 

@@ -97,6 +97,16 @@ public final class ChainCheck {
                 label, link.id(), through == null ? null : through.id(), link.from(), link.to(), reached));
         join(link, technique, label, expected, through);
         legality(link, technique, label);
+        if (link.retired() || technique.retired()) {
+            find(
+                    ChainFinding.Code.RETIRED,
+                    2,
+                    label,
+                    link.id(),
+                    null,
+                    0,
+                    "Step " + label + ": " + technique.name() + " from " + positionName(link.from()) + " is retired.");
+        }
         if (firstTime) {
             cautions(link, technique, label);
         }
@@ -109,10 +119,11 @@ public final class ChainCheck {
         List<Reaction> reactions = map.reactionsToLink(link.id());
         openEnds(step, link, technique, label, reactions, reached);
 
-        Ends onMainLine = mainLine(step, label, link, reached * works, deep);
-        double finish = works * onMainLine.finish();
-        double settle = works * onMainLine.settle();
-        double share = LinkEvidence.evenShare(reactions.size());
+        Shares shares = new Shares(link, step, works);
+        Ends onMainLine = mainLine(step, label, link, reached * shares.mainLine(), deep);
+        double finish = shares.mainLine() * onMainLine.finish();
+        double settle = shares.mainLine() * onMainLine.settle();
+        Set<String> taken = new HashSet<>();
         char letter = 'a';
         for (Turn turn : step.turnOffs()) {
             turnOffs++;
@@ -129,7 +140,18 @@ public final class ChainCheck {
                         0,
                         "Step " + turnLabel + ": that is not something they do here.");
             }
-            double byReaction = belongs ? (1 - works) * share : 0;
+            boolean isFirst = taken.add(turn.reaction());
+            if (!isFirst) {
+                find(
+                        ChainFinding.Code.TWICE,
+                        2,
+                        turnLabel,
+                        link.id(),
+                        turn.reaction(),
+                        0,
+                        "Step " + turnLabel + ": that reaction has a turn-off already.");
+            }
+            double byReaction = belongs && isFirst ? shares.of(reaction) : 0;
             Ends ends = step(
                     turn.step(),
                     turnLabel,
@@ -141,6 +163,67 @@ public final class ChainCheck {
             settle += byReaction * ends.settle();
         }
         return new Ends(finish, settle);
+    }
+
+    /**
+     * How a step goes on, 0 to 1 each and 1 at most together: they do something before the link is tried, it fails at a
+     * reaction to it, it works and they do something where it leads, or it works and the main line goes on. What they do
+     * at a position has an even share with one part for nothing, like what they do to a link.
+     */
+    private final class Shares {
+
+        private final Link link;
+        private final double works;
+        private final double tried;
+        private final double undisturbed;
+
+        Shares(Link link, ChainStep step, double works) {
+            this.link = link;
+            this.works = works;
+            List<Reaction> turns = step.turnOffs().stream()
+                    .map(turn -> map.reaction(turn.reaction()).orElse(null))
+                    .filter(reaction -> belongs(reaction, link))
+                    .distinct()
+                    .toList();
+            tried = 1
+                    - turns.stream()
+                            .filter(this::isBefore)
+                            .mapToDouble(r -> at(link.from()))
+                            .sum();
+            undisturbed = 1
+                    - turns.stream()
+                            .filter(this::isAfter)
+                            .mapToDouble(r -> at(link.to()))
+                            .sum();
+        }
+
+        private boolean isAfter(Reaction reaction) {
+            return link.to().equals(reaction.position());
+        }
+
+        private boolean isBefore(Reaction reaction) {
+            return !isAfter(reaction) && link.from().equals(reaction.position());
+        }
+
+        private double at(String position) {
+            return LinkEvidence.evenShare(map.reactionsAt(position).size());
+        }
+
+        double mainLine() {
+            return tried * works * undisturbed;
+        }
+
+        double of(Reaction reaction) {
+            if (isAfter(reaction)) {
+                return tried * works * at(link.to());
+            }
+            return isBefore(reaction)
+                    ? at(link.from())
+                    : tried
+                            * (1 - works)
+                            * LinkEvidence.evenShare(
+                                    map.reactionsToLink(link.id()).size());
+        }
     }
 
     private Ends mainLine(ChainStep step, String label, Link link, double reached, int deep) {

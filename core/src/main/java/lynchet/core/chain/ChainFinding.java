@@ -27,6 +27,8 @@ public record ChainFinding(
         ILLEGAL,
         JACKET_MIX,
         PREREQUISITE,
-        CAUTION
+        CAUTION,
+        RETIRED,
+        TWICE
     }
 }

@@ -45,7 +45,7 @@ public record DecisionTable(
     public record Answers(
             String reaction, String text, @Nullable String link, List<Row> rows) {}
 
-    /** A reaction of theirs that nothing on the map answers. */
+    /** A reaction of theirs that nothing on the map answers, or nothing that the ruleset allows. */
     public record Open(
             String reaction, String text, @Nullable String link) {}
 
@@ -57,7 +57,10 @@ public record DecisionTable(
         map.position(position).orElseThrow();
         String counterpart = map.counterpart(position).id();
         List<Reaction> reactions = map.reactions().stream()
-                .filter(r -> !r.retired() && happensAt(map, r, position))
+                .filter(r -> !r.retired() && happensAt(map, r, position, ruleset))
+                .toList();
+        List<Answers> answers = reactions.stream()
+                .map(r -> new Answers(r.id(), r.text(), r.link(), rows(map, map.answersTo(r), ruleset, chances, true)))
                 .toList();
         return new DecisionTable(
                 position,
@@ -70,14 +73,10 @@ public record DecisionTable(
                         ruleset,
                         chances,
                         true),
-                reactions.stream()
-                        .filter(r -> !map.answersTo(r).isEmpty())
-                        .map(r -> new Answers(
-                                r.id(), r.text(), r.link(), rows(map, map.answersTo(r), ruleset, chances, true)))
-                        .toList(),
-                reactions.stream()
-                        .filter(r -> map.answersTo(r).isEmpty())
-                        .map(r -> new Open(r.id(), r.text(), r.link()))
+                answers.stream().filter(a -> !a.rows().isEmpty()).toList(),
+                answers.stream()
+                        .filter(a -> a.rows().isEmpty())
+                        .map(a -> new Open(a.reaction(), a.text(), a.link()))
                         .toList(),
                 rows(
                         map,
@@ -89,11 +88,13 @@ public record DecisionTable(
                         false));
     }
 
-    private static boolean happensAt(GrapplingMap map, Reaction reaction, String position) {
+    /** Nobody reacts to what the ruleset does not allow. */
+    private static boolean happensAt(GrapplingMap map, Reaction reaction, String position, Ruleset ruleset) {
         return position.equals(reaction.position())
                 || reaction.link() != null
                         && map.link(reaction.link())
-                                .filter(link -> !link.retired() && link.from().equals(position))
+                                .filter(link ->
+                                        !link.retired() && link.from().equals(position) && allows(ruleset, map, link))
                                 .isPresent();
     }
 
@@ -102,8 +103,7 @@ public record DecisionTable(
         Comparator<Row> best =
                 Comparator.<Row>comparingDouble(row -> row.chance().estimate()).reversed();
         return links.stream()
-                .filter(link -> ruleset == null
-                        || ruleset.allows(map.technique(link.technique()).orElseThrow()))
+                .filter(link -> allows(ruleset, map, link))
                 .map(link -> row(map, link, chances.apply(link), mine))
                 .sorted(best.thenComparingInt(row ->
                                 map.technique(row.technique()).orElseThrow().learn())
@@ -111,6 +111,10 @@ public record DecisionTable(
                                 map.technique(row.technique()).orElseThrow().name())
                         .thenComparing(Row::link))
                 .toList();
+    }
+
+    private static boolean allows(Ruleset ruleset, GrapplingMap map, Link link) {
+        return ruleset == null || ruleset.allows(map.technique(link.technique()).orElseThrow());
     }
 
     private static Row row(GrapplingMap map, Link link, Chance chance, boolean mine) {

@@ -52,6 +52,55 @@ class ChainCheckTest {
                 .returns(1.0 / 3, ChainFinding::share);
     }
 
+    /** Two things they do where the sweep leads, each a third; 0.35 works, and a third of that is left alone. */
+    @Test
+    void whatTheyDoWhereALinkLeadsTakesItsShareOfWhatWorks() {
+        tiny.reactionAt("shove", "mount", "mount")
+                .reactionAt("turn", "mount", "mount")
+                .answer("on-shove", "shove", "mount", "arm-lock", Link.TAP)
+                .answer("on-turn", "turn", "mount", "arm-lock", Link.TAP);
+        ChainReport report = check(step(
+                "sweep",
+                new Turn(null, step("arm")),
+                new Turn("shove", step("on-shove")),
+                new Turn("turn", step("on-turn"))));
+        assertThat(report.holdsTogether()).isTrue();
+        assertThat(report.chanceToFinish()).isCloseTo(0.35 * 0.35, within(1e-12));
+        assertThat(report.steps()).extracting(ChainReport.StepAt::reached).allMatch(reached -> reached <= 1);
+    }
+
+    @Test
+    void noChainIsSurerThanSure() {
+        tiny.reactionAt("shove", "mount", "mount")
+                .reactionAt("turn", "mount", "mount")
+                .reactionAt("lean", "guard", "guard")
+                .answer("on-shove", "shove", "mount", "arm-lock", Link.TAP)
+                .answer("on-turn", "turn", "mount", "arm-lock", Link.TAP)
+                .answer("on-lean", "lean", "guard", "wrist-lock", Link.TAP);
+        ChainStep all = step(
+                "sweep",
+                new Turn(null, step("arm")),
+                new Turn("post", step("lock")),
+                new Turn("shove", step("on-shove")),
+                new Turn("turn", step("on-turn")),
+                new Turn("lean", step("on-lean")));
+        Chain chain = new Chain("c", "C", null, null, "guard", all, false);
+        ChainReport sure = ChainCheck.check(tiny.map(), chain, null, link -> 1);
+        assertThat(sure.chanceToFinish()).isCloseTo(1, within(1e-12));
+        assertThat(check(all).chanceToFinish()).isLessThan(1);
+    }
+
+    @Test
+    void aSecondTurnOffAtOneReactionIsSaidAndCountsForNothing() {
+        ChainReport once = check(step("sweep", new Turn("post", step("lock"))));
+        ChainReport twice = check(step("sweep", new Turn("post", step("lock")), new Turn("post", step("lock"))));
+        assertThat(twice.chanceToFinish()).isEqualTo(once.chanceToFinish());
+        assertThat(twice.findings())
+                .filteredOn(f -> f.code() == ChainFinding.Code.TWICE)
+                .extracting(ChainFinding::step)
+                .containsExactly("1b");
+    }
+
     @Test
     void endingAheadIsSettlingNotFinishing() {
         ChainReport report = check(step("sweep"));

@@ -63,28 +63,26 @@ class DecisionTableTest {
                 .returns("mount-x", DecisionTable.Row::lands);
     }
 
+    private static Ruleset forbidding(String... techniques) {
+        return new Ruleset(
+                "r", "R", null, List.of(techniques), null, null, null, false, 0, null, null, 5, null, false, 0, null);
+    }
+
     @Test
-    void whatIsNotAllowedIsNotInIt() {
-        Ruleset rules = new Ruleset(
-                "r",
-                "R",
-                null,
-                List.of("hip-bump", "wrist-lock"),
-                null,
-                null,
-                null,
-                false,
-                0,
-                null,
-                null,
-                5,
-                null,
-                false,
-                0,
-                null);
-        DecisionTable table = table("guard", rules);
+    void whatIsNotAllowedIsNotInItNorWhatTheyWouldDoAboutIt() {
+        DecisionTable table = table("guard", forbidding("hip-bump"));
         assertThat(table.own()).extracting(DecisionTable.Row::link).containsExactly("as-often", "seldom");
-        assertThat(table.answers()).flatExtracting(DecisionTable.Answers::rows).isEmpty();
+        assertThat(table.answers()).isEmpty();
+        assertThat(table.unanswered()).extracting(DecisionTable.Open::reaction).containsExactly("stand-up");
         assertThatThrownBy(() -> table("nowhere", null)).isInstanceOf(java.util.NoSuchElementException.class);
+    }
+
+    @Test
+    void anAnswerThatIsNotAllowedLeavesItOpen() {
+        DecisionTable table = table("guard", forbidding("wrist-lock"));
+        assertThat(table.answers()).isEmpty();
+        assertThat(table.unanswered())
+                .extracting(DecisionTable.Open::reaction)
+                .containsExactlyInAnyOrder("post", "drive", "stand-up");
     }
 }

@@ -86,6 +86,7 @@ final class PackagedServer {
             List<String> command = new ArrayList<>(List.of(
                     Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                     "-XX:TieredStopAtLevel=1",
+                    "-Dspring.aot.enabled=true", // as the command starts it
                     "-jar",
                     JAR.toString(),
                     "--server.port=" + port,

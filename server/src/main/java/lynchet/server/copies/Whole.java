@@ -8,6 +8,7 @@ import lynchet.server.club.Exports;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.annotation.Lazy;
@@ -24,13 +25,13 @@ class Whole {
 
     private static final Logger LOG = LoggerFactory.getLogger(Whole.class);
 
-    private final Exports exports;
+    private final ObjectProvider<Exports> exports;
     private final Clock clock;
     private final boolean isOn;
     private volatile Thread reading;
     private volatile WholeView last;
 
-    Whole(@Lazy Exports exports, Clock clock, @Value("${lynchet.copies}") boolean isOn) {
+    Whole(ObjectProvider<Exports> exports, Clock clock, @Value("${lynchet.copies}") boolean isOn) {
         this.exports = exports;
         this.clock = clock;
         this.isOn = isOn;
@@ -58,7 +59,7 @@ class Whole {
     /** Reads everything now; says whether all of it could be read. */
     boolean read() {
         try {
-            exports.all(OutputStream.nullOutputStream());
+            exports.getObject().all(OutputStream.nullOutputStream());
             last = new WholeView(clock.instant(), null);
             return true;
         } catch (RuntimeException | StackOverflowError damaged) {

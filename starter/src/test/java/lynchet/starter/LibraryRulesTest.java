@@ -218,6 +218,29 @@ class LibraryRulesTest {
         "turtle-attack, snap-down go-behind seatbelt-and-hooks rear-choke",
         "out-of-mount, bridge-and-roll elbow-escape",
         "hip-bump-answers, hip-bump-sweep double-wrist-lock front-choke",
+        "throw-to-hold, major-hip-throw scarf-hold major-inner-reap body-drop",
+        "grip-to-throw, win-strong-grip hip-sweep advancing-foot-sweep",
+        "reap-both-ways, major-outer-reap body-drop minor-inner-reap ~outer-reap-they-lean-forward ~outer-reap-they-step-back",
+        "stand-up-safely, stand-from-turtle peel-and-face",
+        "grip-take-rip-follow, take-sleeve-collar win-strong-grip advancing-foot-sweep ~strong-grip-they-rip",
+        "opposite-stance-walk, opposite-lapel-grip inner-thigh-throw major-inner-reap",
+        "sleeve-lift-and-hook, sleeve-hip-throw minor-outer-hook ~sleeve-hip-they-drop-elbow",
+        "bend-them-and-turn, belt-over-back corner-reversal major-outer-reap ~belt-grip-they-push-up",
+        "block-and-reap, lift-pull-foot-block minor-inner-reap ~foot-block-they-hang-back",
+        "wheel-and-reap, knee-wheel major-outer-reap ~knee-wheel-they-step-over",
+        "hip-and-follow, floating-hip-throw body-drop ~floating-hip-they-jump-round",
+        "shoulder-throw-to-arm, two-hand-shoulder-throw arm-lock",
+        "body-lock-two-corners, close-double-underhooks body-lock-drop snap-down",
+        "rear-clinch-by-weight, rear-trip-down mat-return ~rear-trip-they-lean-forward",
+        "choke-lock-sweep, cross-collar-choke arm-lock double-ankle-sweep",
+        "seated-lift-and-slide, elevator-sweep spin-under-hook-to-back ~elevator-they-post",
+        "sleeves-to-lasso, wrap-the-lasso lasso-sweep leg-shoulder-lock ~lasso-they-stack",
+        "half-guard-up-or-under, pummel-underhook underhook-come-up hook-half-sweep ~come-up-they-clamp",
+        "drag-then-back, leg-drag-pass drag-to-back knee-slide-pass ~leg-drag-they-turn-away ~leg-drag-they-turn-in",
+        "split-then-choose, split-the-legs knee-slide-pass smash-the-shield",
+        "crucifix-to-wing, crucifix-entry rear-choke single-wing-choke ~crucifix-they-free-arm",
+        "out-of-scarf-two-ways, scarf-bridge-roll hook-the-leg ~scarf-bridge-they-base",
+        "stand-up-from-under, stand-in-base overhead-balloon ~stand-in-base-they-press",
     })
     void aChainHoldsWhatItPromises(String id, String promised) {
         Chain chain = LIBRARY.chains().stream()
@@ -227,6 +250,18 @@ class LibraryRulesTest {
         Set<String> held = new HashSet<>();
         collect(chain.first(), held);
         assertThat(held).containsAll(Arrays.asList(promised.split(" ")));
+    }
+
+    @Test
+    void everyChainIsHeldToSomething() throws Exception {
+        String[] held = LibraryRulesTest.class
+                .getDeclaredMethod("aChainHoldsWhatItPromises", String.class, String.class)
+                .getAnnotation(CsvSource.class)
+                .value();
+        assertThat(LIBRARY.chains())
+                .extracting(Chain::id)
+                .containsExactlyInAnyOrderElementsOf(
+                        Arrays.stream(held).map(row -> row.split(",")[0]).toList());
     }
 
     private static void collect(ChainStep step, Set<String> held) {

@@ -76,6 +76,15 @@ public record Student(
 
     /** The same person under another id. */
     public Student as(String otherId) {
+        return with(otherId, notes);
+    }
+
+    /** The same person with other notes. */
+    public Student withNotes(String others) {
+        return with(id, others);
+    }
+
+    private Student with(String otherId, String otherNotes) {
         return new Student(
                 otherId,
                 name,
@@ -96,32 +105,7 @@ public record Student(
                 holds,
                 restrictions,
                 keepApart,
-                notes);
-    }
-
-    /** The same person with other notes. */
-    public Student withNotes(String others) {
-        return new Student(
-                id,
-                name,
-                calledBy,
-                card,
-                born,
-                joined,
-                left,
-                guest,
-                weightKg,
-                weighed,
-                heightCm,
-                lead,
-                tracks,
-                priorClasses,
-                memberUntil,
-                contacts,
-                holds,
-                restrictions,
-                keepApart,
-                others);
+                otherNotes);
     }
 
     /** Age in whole years on a day; empty when the birth date is not known. */

@@ -16,6 +16,7 @@ import java.util.Base64;
 import java.util.HexFormat;
 import lynchet.server.copies.CopyFile.Found;
 import lynchet.server.copies.CopyFile.Unusable;
+import lynchet.server.keep.OwnerOnly;
 import lynchet.server.keep.Sha256;
 
 /**
@@ -87,7 +88,7 @@ public final class AtTheConsole {
             copy.setString(1, part.toAbsolutePath().toString());
             copy.execute();
         }
-        CopyFile.closeToOthers(part);
+        OwnerOnly.close(part);
         Found found = CopyFile.readBack(part);
         Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
         return "%s holds the club with %d people (%.1f MB). It was read back."
@@ -116,7 +117,7 @@ public final class AtTheConsole {
             Path aside = data.resolve("before-restore-"
                     + DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss").format(LocalDateTime.now()));
             Files.createDirectory(aside);
-            CopyFile.closeToOthers(aside);
+            OwnerOnly.close(aside);
             Files.createLink(aside.resolve(CopyFile.DATA), club);
             said += " What was there before stands in " + aside + ".";
         }

@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import lynchet.server.keep.Disk;
+import lynchet.server.keep.OwnerOnly;
 import lynchet.server.keep.Refusal;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -98,10 +99,10 @@ class Copies {
         Path unread = folder.resolve(name + ".unread.zip");
         try {
             Files.createDirectories(folder);
-            CopyFile.closeToOthers(folder);
+            OwnerOnly.close(folder);
             Files.deleteIfExists(part);
             disk.copyTo(part);
-            CopyFile.closeToOthers(part);
+            OwnerOnly.close(part);
             Files.move(part, unread, StandardCopyOption.REPLACE_EXISTING);
             CopyFile.readBack(unread);
             Path read = folder.resolve(name + ".zip");

@@ -7,13 +7,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import lynchet.server.keep.OwnerOnly;
 
 /** A copy of the club's data in one zip. It is worth something once it has been read back. */
 final class CopyFile {
@@ -76,17 +76,9 @@ final class CopyFile {
 
     private static void copy(InputStream in, Path to) throws IOException {
         Files.copy(in, to, StandardCopyOption.REPLACE_EXISTING);
-        closeToOthers(to);
+        OwnerOnly.close(to);
         try (FileChannel written = FileChannel.open(to, StandardOpenOption.WRITE)) {
             written.force(true);
-        }
-    }
-
-    /** 600 for a file, 700 for a folder, where the system knows such a thing. */
-    static void closeToOthers(Path path) throws IOException {
-        if (Files.getFileStore(path).supportsFileAttributeView("posix")) {
-            String mode = Files.isDirectory(path) ? "rwx------" : "rw-------";
-            Files.setPosixFilePermissions(path, PosixFilePermissions.fromString(mode));
         }
     }
 

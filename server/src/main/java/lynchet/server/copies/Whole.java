@@ -4,6 +4,8 @@ import jakarta.annotation.PreDestroy;
 import java.io.OutputStream;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.concurrent.ScheduledThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import lynchet.server.club.Exports;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -17,7 +19,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Reads everything that is kept once through, since the data file opens and works although something inside it is damaged
- * that nobody has asked for yet: after each start, beside the work, and before old copies are let go of.
+ * that nobody has asked for yet: a minute after each start, beside the work, and before old copies are let go of.
  */
 @Component
 @Lazy(false)
@@ -28,13 +30,18 @@ class Whole {
     private final ObjectProvider<Exports> exports;
     private final Clock clock;
     private final boolean isOn;
-    private volatile Thread reading;
+    private final ScheduledThreadPoolExecutor later = new ScheduledThreadPoolExecutor(1, work -> {
+        Thread thread = new Thread(work, "reading-through");
+        thread.setDaemon(true);
+        return thread;
+    });
     private volatile WholeView last;
 
     Whole(ObjectProvider<Exports> exports, Clock clock, @Value("${lynchet.copies}") boolean isOn) {
         this.exports = exports;
         this.clock = clock;
         this.isOn = isOn;
+        later.setExecuteExistingDelayedTasksAfterShutdownPolicy(false);
     }
 
     /**
@@ -48,11 +55,7 @@ class Whole {
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         if (isOn) {
-            Thread thread = new Thread(this::read, "reading-through");
-            thread.setDaemon(true);
-            thread.setPriority(Thread.MIN_PRIORITY);
-            reading = thread;
-            thread.start();
+            later.schedule(this::read, 1, TimeUnit.MINUTES); // whoever opens the first page comes first
         }
     }
 
@@ -77,11 +80,10 @@ class Whole {
         return known == null ? new WholeView(null, null) : known;
     }
 
+    /** Lets a reading end; one that is interrupted would close the data file under everybody. */
     @PreDestroy
     void close() throws InterruptedException {
-        Thread thread = reading;
-        if (thread != null) {
-            thread.join(10_000);
-        }
+        later.shutdown();
+        later.awaitTermination(10, TimeUnit.SECONDS);
     }
 }

@@ -23,6 +23,7 @@ import java.util.Properties;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import lynchet.core.term.Telling;
+import lynchet.server.keep.OwnerOnly;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sha256;
 import org.springframework.beans.factory.annotation.Value;
@@ -55,11 +56,11 @@ class Letters {
     synchronized void write(String club, String about, List<Telling.Letter> letters) {
         try {
             Files.createDirectories(folder);
-            close(folder, "rwx------");
+            OwnerOnly.close(folder);
             for (Telling.Letter letter : letters) {
                 Path part = folder.resolve("writing.part");
                 Files.write(part, message(club, letter));
-                close(part, "rw-------");
+                OwnerOnly.close(part);
                 Files.move(
                         part,
                         folder.resolve(name(about, letter)),
@@ -91,12 +92,6 @@ class Letters {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         message.writeTo(out);
         return out.toByteArray();
-    }
-
-    private static void close(Path path, String mode) throws IOException {
-        if (Files.getFileStore(path).supportsFileAttributeView("posix")) {
-            Files.setPosixFilePermissions(path, java.nio.file.attribute.PosixFilePermissions.fromString(mode));
-        }
     }
 
     private List<Path> newestFirst() throws IOException {

@@ -7,11 +7,11 @@ import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import lynchet.core.map.Position;
 import lynchet.core.map.Technique;
+import lynchet.core.round.RoundEvidence;
 import lynchet.core.walk.BareSearch;
 import lynchet.core.walk.Finding;
 import lynchet.core.walk.Gaps;
 import lynchet.core.walk.Knowledge;
-import lynchet.core.walk.LinkEvidence;
 import lynchet.core.walk.MoveGraph;
 import lynchet.core.walk.Reach;
 import lynchet.core.walk.Routes;
@@ -43,6 +43,7 @@ public class MapBench {
     private MoveGraph graph;
     private Knowledge some;
     private Knowledge everything;
+    private RoundEvidence evidence;
     private String from;
     private String to;
 
@@ -53,6 +54,7 @@ public class MapBench {
         Set<String> all = new HashSet<>();
         graph.map().techniques().stream().map(Technique::id).forEach(all::add);
         everything = Knowledge.sameLevel(graph, all);
+        evidence = RoundEvidence.withoutRounds(graph.map());
         List<String> positions =
                 graph.map().positions().stream().map(Position::id).toList();
         from = positions.get(0);
@@ -85,8 +87,7 @@ public class MapBench {
         return Routes.find(
                 graph,
                 everything,
-                link -> LinkEvidence.prior(
-                        graph.map().technique(link.technique()).orElseThrow()),
+                evidence,
                 from,
                 to,
                 1,

@@ -1,11 +1,15 @@
 package lynchet.core.chain;
 
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.ToDoubleFunction;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
@@ -13,24 +17,32 @@ import lynchet.core.map.Position;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Technique;
+import lynchet.core.safety.Ages;
 import lynchet.core.safety.Caution;
 import lynchet.core.safety.Cautions;
-import lynchet.core.walk.LinkEvidence;
+import lynchet.core.walk.Evidence;
+import org.jspecify.annotations.Nullable;
 
 /**
- * Checks a chain against the map: joins, open ends, what is legal, and its measures.
+ * Checks a chain against the map: joins, open ends, what is legal, and its measures (design: chains).
  *
- * <p>Shares are even until rounds are logged: with n known reactions each has 1/(n + 1) of what happens when a link
- * does not work. Example: two reactions, one answered, at a single step → answered share 1/2.
+ * <p>Without rounds shares are even: with n known reactions each has 1/(n + 1) of what happens when a link does not work.
+ * Example: two reactions, one answered, at a single step → answered share 1/2.
  */
 public final class ChainCheck {
 
+    /** Control from which a chain that ends there has settled something. */
+    private static final double AHEAD = 2;
+
     private final GrapplingMap map;
     private final Ruleset ruleset;
-    private final ToDoubleFunction<Link> chances;
+    private final Evidence evidence;
     private final List<ChainFinding> findings = new ArrayList<>();
     private final List<ChainReport.StepAt> steps = new ArrayList<>();
-    private final Set<String> techniques = new HashSet<>();
+    private final Set<String> techniques = new TreeSet<>();
+    /** Expected points by ruleset; those that do not allow all of it are taken out. */
+    private final Map<String, Double> points = new TreeMap<>();
+
     private int depth;
     private int turnOffs;
     private double answeredWeight;
@@ -42,26 +54,25 @@ public final class ChainCheck {
 
     private record Ends(double finish, double settle) {
         private static final Ends NONE = new Ends(0, 0);
+        private static final Ends FINISHED = new Ends(1, 1);
     }
 
-    private ChainCheck(GrapplingMap map, Ruleset ruleset, ToDoubleFunction<Link> chances) {
+    private ChainCheck(GrapplingMap map, Ruleset ruleset, Evidence evidence) {
         this.map = map;
-        this.chances = chances;
         this.ruleset = ruleset;
+        this.evidence = evidence;
+        map.data().rulesets().forEach(each -> points.put(each.id(), 0.0));
     }
 
-    /** Checks a chain; {@code ruleset} null: legality is not looked at. */
-    public static ChainReport check(GrapplingMap map, Chain chain, Ruleset ruleset) {
-        return check(
-                map,
-                chain,
-                ruleset,
-                link -> LinkEvidence.prior(map.technique(link.technique()).orElseThrow()));
-    }
-
-    /** The same with the chance, 0 to 1, that a try of each link works. */
-    public static ChainReport check(GrapplingMap map, Chain chain, Ruleset ruleset, ToDoubleFunction<Link> chances) {
-        ChainCheck check = new ChainCheck(map, ruleset, chances);
+    /**
+     * Checks a chain.
+     *
+     * @param ruleset null: legality is not looked at, and only a tap ends it
+     * @param others the club's chains, to see what it has in common with them; the chain itself may be among them
+     */
+    public static ChainReport check(
+            GrapplingMap map, Chain chain, @Nullable Ruleset ruleset, Evidence evidence, Collection<Chain> others) {
+        ChainCheck check = new ChainCheck(map, ruleset, evidence);
         Ends ends = chain.first() == null ? Ends.NONE : check.step(chain.first(), "1", chain.start(), null, 1, 1);
         check.wholeChain();
         return new ChainReport(
@@ -72,6 +83,9 @@ public final class ChainCheck {
                 ends.settle(),
                 check.weakest,
                 check.weakest == null ? 0 : check.weakestChance,
+                check.taught(chain),
+                Collections.unmodifiableMap(check.points),
+                Overlap.of(chain, others),
                 List.copyOf(check.steps),
                 List.copyOf(check.findings));
     }
@@ -111,7 +125,7 @@ public final class ChainCheck {
             cautions(link, technique, label);
         }
 
-        double works = chances.applyAsDouble(link);
+        double works = evidence.chance(link);
         if (weakest == null || works < weakestChance) {
             weakest = link.id();
             weakestChance = works;
@@ -119,7 +133,8 @@ public final class ChainCheck {
         List<Reaction> reactions = map.reactionsToLink(link.id());
         openEnds(step, link, technique, label, reactions, reached);
 
-        Shares shares = new Shares(link, step, works);
+        StepShares shares = new StepShares(map, evidence, step, link);
+        trying(link, reached * shares.tried());
         Ends onMainLine = mainLine(step, label, link, reached * shares.mainLine(), deep);
         double finish = shares.mainLine() * onMainLine.finish();
         double settle = shares.mainLine() * onMainLine.settle();
@@ -129,7 +144,7 @@ public final class ChainCheck {
             turnOffs++;
             Reaction reaction = map.reaction(turn.reaction()).orElse(null);
             String turnLabel = label + (Character.isDigit(label.charAt(label.length() - 1)) ? "" : "·") + letter++;
-            boolean belongs = belongs(reaction, link);
+            boolean belongs = reaction != null && StepShares.belongs(reaction, link);
             if (!belongs) {
                 find(
                         ChainFinding.Code.BROKEN_JOIN,
@@ -139,6 +154,16 @@ public final class ChainCheck {
                         turn.reaction(),
                         0,
                         "Step " + turnLabel + ": that is not something they do here.");
+            }
+            if (reaction != null && reaction.retired()) {
+                find(
+                        ChainFinding.Code.RETIRED,
+                        2,
+                        turnLabel,
+                        link.id(),
+                        reaction.id(),
+                        0,
+                        "Step " + turnLabel + ": that they " + reaction.text() + " is retired.");
             }
             boolean isFirst = taken.add(turn.reaction());
             if (!isFirst) {
@@ -165,77 +190,58 @@ public final class ChainCheck {
         return new Ends(finish, settle);
     }
 
-    /**
-     * How a step goes on, 0 to 1 each and 1 at most together: they do something before the link is tried, it fails at a
-     * reaction to it, it works and they do something where it leads, or it works and the main line goes on. What they do
-     * at a position has an even share with one part for nothing, like what they do to a link.
-     */
-    private final class Shares {
-
-        private final Link link;
-        private final double works;
-        private final double tried;
-        private final double undisturbed;
-
-        Shares(Link link, ChainStep step, double works) {
-            this.link = link;
-            this.works = works;
-            List<Reaction> turns = step.turnOffs().stream()
-                    .map(turn -> map.reaction(turn.reaction()).orElse(null))
-                    .filter(reaction -> belongs(reaction, link))
-                    .distinct()
-                    .toList();
-            tried = 1
-                    - turns.stream()
-                            .filter(this::isBefore)
-                            .mapToDouble(r -> at(link.from()))
-                            .sum();
-            undisturbed = 1
-                    - turns.stream()
-                            .filter(this::isAfter)
-                            .mapToDouble(r -> at(link.to()))
-                            .sum();
+    /** How it ends once the link has worked: at once, here, or further on. */
+    private Ends mainLine(ChainStep step, String label, Link link, double reached, int deep) {
+        ChainStep next = step.mainLine();
+        Ends further = next == null ? Ends.NONE : step(next, after(label), link.to(), null, reached, deep + 1);
+        if (endsTheBout(link)) {
+            return Ends.FINISHED;
         }
-
-        private boolean isAfter(Reaction reaction) {
-            return link.to().equals(reaction.position());
+        if (next != null) {
+            return further;
         }
+        boolean held = ruleset != null && ruleset.endsHeld(link.to());
+        boolean ahead = map.position(link.to()).orElseThrow().controlUnder(ruleset) >= AHEAD;
+        return held ? Ends.FINISHED : new Ends(0, ahead ? 1 : 0);
+    }
 
-        private boolean isBefore(Reaction reaction) {
-            return !isAfter(reaction) && link.from().equals(reaction.position());
+    /** A tap, or a clean throw where the ruleset says so; what the chain shows after that is for when it is not clean. */
+    private boolean endsTheBout(Link link) {
+        if (link.endsInTap() || ruleset == null) {
+            return link.endsInTap();
         }
+        Technique technique = map.technique(link.technique()).orElseThrow();
+        return ruleset.score(
+                        technique.family(),
+                        NetPoints.landing(map, link.from()),
+                        NetPoints.landing(map, link.to()),
+                        true)
+                .ends();
+    }
 
-        private double at(String position) {
-            return LinkEvidence.evenShare(map.reactionsAt(position).size());
-        }
-
-        double mainLine() {
-            return tried * works * undisturbed;
-        }
-
-        double of(Reaction reaction) {
-            if (isAfter(reaction)) {
-                return tried * works * at(link.to());
+    /** Adds what a try is worth under each ruleset that allows it. */
+    private void trying(Link link, double chance) {
+        Technique technique = map.technique(link.technique()).orElseThrow();
+        for (Ruleset each : map.data().rulesets()) {
+            if (each.allows(technique)) {
+                points.computeIfPresent(each.id(), (id, so) -> so + chance * NetPoints.of(map, each, evidence, link));
+            } else {
+                points.remove(each.id());
             }
-            return isBefore(reaction)
-                    ? at(link.from())
-                    : tried
-                            * (1 - works)
-                            * LinkEvidence.evenShare(
-                                    map.reactionsToLink(link.id()).size());
         }
     }
 
-    private Ends mainLine(ChainStep step, String label, Link link, double reached, int deep) {
-        ChainStep next = step.mainLine();
-        if (next == null) {
-            boolean settled = link.endsInTap()
-                    || map.position(link.to())
-                            .map(p -> p.controlUnder(ruleset) >= 2)
-                            .orElse(false);
-            return new Ends(link.endsInTap() ? 1 : 0, settled ? 1 : 0);
-        }
-        return step(next, after(label), link.to(), null, reached, deep + 1);
+    private ChainReport.Taught taught(Chain chain) {
+        List<Technique> all =
+                techniques.stream().map(id -> map.technique(id).orElseThrow()).toList();
+        return new ChainReport.Taught(
+                TeachingMinutes.toIntroduce(chain, map),
+                all.stream().map(Ages::of).reduce(Ages.ANY, Ages::and),
+                all.stream()
+                        .flatMap(technique -> technique.receiverFalls().stream())
+                        .distinct()
+                        .sorted()
+                        .toList());
     }
 
     /** The label of the next step on the same line: 2 → 3, 2b → 2b2, 2b2 → 2b3. */
@@ -246,13 +252,6 @@ public final class ChainCheck {
         }
         int number = end == label.length() ? 1 : Integer.parseInt(label.substring(end));
         return label.substring(0, end) + (number + 1);
-    }
-
-    private boolean belongs(Reaction reaction, Link link) {
-        return reaction != null
-                && (link.id().equals(reaction.link())
-                        || link.from().equals(reaction.position())
-                        || link.to().equals(reaction.position()));
     }
 
     private void join(Link link, Technique technique, String label, String expected, Reaction through) {
@@ -308,9 +307,14 @@ public final class ChainCheck {
             ChainStep step, Link link, Technique technique, String label, List<Reaction> reactions, double reached) {
         Set<String> answered = new HashSet<>();
         step.turnOffs().forEach(turn -> answered.add(turn.reaction()));
-        double share = LinkEvidence.evenShare(reactions.size());
+        double named = 0;
+        double met = 0;
         for (Reaction reaction : reactions) {
-            if (!answered.contains(reaction.id())) {
+            double share = evidence.share(reaction);
+            named += share;
+            if (answered.contains(reaction.id())) {
+                met += share;
+            } else {
                 find(
                         ChainFinding.Code.OPEN_END,
                         2,
@@ -323,9 +327,7 @@ public final class ChainCheck {
             }
         }
         if (!reactions.isEmpty()) {
-            long named =
-                    reactions.stream().filter(r -> answered.contains(r.id())).count();
-            answeredWeight += reached * named / reactions.size();
+            answeredWeight += reached * met / named;
             namedWeight += reached;
         }
     }
@@ -341,7 +343,7 @@ public final class ChainCheck {
                     0,
                     "It mixes techniques with and without the jacket.");
         }
-        Set<String> missing = new java.util.TreeSet<>();
+        Set<String> missing = new TreeSet<>();
         for (String id : techniques) {
             missing.addAll(map.technique(id).orElseThrow().prerequisites());
         }

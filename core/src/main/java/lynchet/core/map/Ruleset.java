@@ -112,12 +112,15 @@ public record Ruleset(
                         .mapToInt(Points::points)
                         .max()
                         .orElse(0);
-        int there = reached.stream()
-                .filter(r ->
-                        r.positions().contains(to.position()) && !r.positions().contains(from.position()))
+        return new Score(false, done + paidFor(from.position(), to.position()));
+    }
+
+    /** What going from one position to another pays, however it is done. */
+    public int paidFor(String from, String to) {
+        return reached.stream()
+                .filter(r -> r.positions().contains(to) && !r.positions().contains(from))
                 .mapToInt(Paid::points)
                 .sum();
-        return new Score(false, done + there);
     }
 
     /** Whether a technique done clean ends the bout or scores. */
@@ -129,6 +132,11 @@ public record Ruleset(
     /** Whether holding this position counts. */
     public boolean countsHeld(String position) {
         return pins.stream().anyMatch(pin -> pin.position().equals(position));
+    }
+
+    /** Whether holding this position ends the bout. */
+    public boolean endsHeld(String position) {
+        return pins.stream().anyMatch(pin -> pin.position().equals(position) && pin.points() == 0);
     }
 
     /** The same ruleset forbidding other techniques. */

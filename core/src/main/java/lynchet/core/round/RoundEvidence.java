@@ -8,85 +8,192 @@ import java.util.TreeMap;
 import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
+import lynchet.core.map.Reaction;
+import lynchet.core.map.Stage;
 import lynchet.core.map.Technique;
 import lynchet.core.walk.Chance;
+import lynchet.core.walk.Evidence;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 
 /**
- * How well each link works, from logged rounds (design: how well a link works).
+ * How the map works, from logged rounds (design: how well a link works).
  *
- * <p>Prior Beta(8m, 8(1 − m)) with m the rate of the family, drawn to 0.35 by ten tries, times a factor of how hard the
- * technique is to master. Worked: a family with 18 of 40 → 21.5/50 = 0.43; master 3, 9 of 12 → (3.44 + 9)/20 = 0.622.
+ * <p>Prior Beta(8m, 8(1 − m)) with m the rate of the family where it starts, drawn to what is usual there by ten tries,
+ * times a factor of how hard the technique is to master. Worked: 18 of 40 → 21.5/50 = 0.43; master 3, 9 of 12 → (3.44 +
+ * 9)/20 = 0.622. Shares of reactions: one for each known reaction and one for none before anything is logged. Worked: two
+ * reactions, 4 failures of which 3 met the first → (1 + 3)/(3 + 4) = 0.571.
  */
-public final class RoundEvidence {
+public final class RoundEvidence implements Evidence {
 
     private static final double STRENGTH = 8;
-    private static final double USUAL = 0.35;
     private static final double USUAL_TRIES = 10;
+    private static final double LANDS = 0.35;
+    private static final Map<Stage, Double> TAPS = new EnumMap<>(Map.of(
+            Stage.FINISH, 0.5,
+            Stage.LEGS_CLEARED, 0.2,
+            Stage.LEGS_BETWEEN, 0.1,
+            Stage.HALF_DOWN, 0.1,
+            Stage.GRIPPED, 0.05,
+            Stage.APART, 0.05));
     private static final Map<Integer, Double> BY_MASTER = Map.of(1, 1.25, 2, 1.1, 3, 1.0, 4, 0.85, 5, 0.7);
+
+    /** Links that are alike before any of them is tried. */
+    private record Alike(Family family, Stage stage, boolean taps) {
+        double usual() {
+            return taps ? TAPS.get(stage) : LANDS;
+        }
+    }
 
     private static final class Tally {
         private int tries;
         private double worked;
+        private int failed;
     }
 
-    private static final Tally NONE = new Tally();
+    private static final Tally NOTHING = new Tally();
 
     private final GrapplingMap map;
     private final Map<String, Tally> byLink = new HashMap<>();
-    private final Map<Family, Tally> byFamily = new EnumMap<>(Family.class);
+    private final Map<Alike, Tally> alike = new HashMap<>();
+    private final Map<String, Integer> reactions = new HashMap<>();
+    private final Map<String, Integer> visits = new HashMap<>();
 
     private RoundEvidence(GrapplingMap map) {
         this.map = map;
     }
 
-    /** What was logged of one link: tries, and how many of them worked; a partial success is one half. */
-    public record LinkTally(String link, int tries, double worked) {}
-
-    /** The tallies of these rounds; a threat is not a try. */
-    public static List<LinkTally> tally(List<Round> rounds) {
-        Map<String, LinkTally> all = new TreeMap<>();
-        for (Round round : rounds) {
-            for (Round.Event event : round.events()) {
-                if (event.link() != null && event.intent() == Round.Intent.TRY) {
-                    all.merge(
-                            event.link(),
-                            new LinkTally(event.link(), 1, event.outcome().worked()),
-                            (a, b) -> new LinkTally(a.link(), a.tries() + b.tries(), a.worked() + b.worked()));
-                }
-            }
-        }
-        return List.copyOf(all.values());
+    /** What is usual, with no round logged. */
+    public static RoundEvidence withoutRounds(GrapplingMap map) {
+        return new RoundEvidence(map);
     }
 
-    /** The evidence of what was logged; links that are not on the map are passed over. */
-    public static RoundEvidence of(GrapplingMap map, List<LinkTally> logged) {
+    /**
+     * The evidence of what was logged; what is not on the map is passed over.
+     *
+     * @param bothSides whether everybody's rounds are meant, so that each counts from both sides
+     */
+    public static RoundEvidence of(GrapplingMap map, List<Logged> logged, boolean bothSides) {
         RoundEvidence evidence = new RoundEvidence(map);
-        for (LinkTally one : logged) {
-            map.link(one.link()).ifPresent(link -> evidence.add(link, one));
-        }
+        logged.forEach(one -> evidence.add(one, bothSides));
         return evidence;
     }
 
-    private void add(Link link, LinkTally one) {
-        Family family = map.technique(link.technique()).orElseThrow().family();
-        for (Tally tally : List.of(
-                byLink.computeIfAbsent(link.id(), id -> new Tally()),
-                byFamily.computeIfAbsent(family, f -> new Tally()))) {
-            tally.tries += one.tries();
-            tally.worked += one.worked();
+    private void add(Logged one, boolean bothSides) {
+        Link link = map.link(one.link()).orElse(null);
+        if (link != null && one.mine()) {
+            tried(link, one);
+        }
+        if (one.begins() && link != null) {
+            visited(link.from(), one, bothSides);
+        }
+        String to = arrives(link, one);
+        if (to != null && map.position(to).isPresent() && (link == null || !to.equals(link.from()))) {
+            visited(to, one, bothSides);
         }
     }
 
-    /** The chance of one link, with its span. */
-    public Chance of(Link link) {
+    private void tried(Link link, Logged one) {
+        boolean isTry = one.intent() == Round.Intent.TRY;
+        boolean failed = isTry && one.outcome().worked() == 0;
+        if (isTry) {
+            for (Tally tally : List.of(
+                    byLink.computeIfAbsent(link.id(), id -> new Tally()),
+                    alike.computeIfAbsent(alike(link), key -> new Tally()))) {
+                tally.tries += one.count();
+                tally.worked += one.count() * one.outcome().worked();
+                tally.failed += failed ? one.count() : 0;
+            }
+        }
+        Reaction met = map.reaction(one.reaction()).orElse(null);
+        if (met != null
+                && (met.link() == null
+                        ? isAtAnEndOf(met, link)
+                        : failed && met.link().equals(link.id()))) {
+            reactions.merge(met.id(), one.count(), Integer::sum);
+        }
+    }
+
+    private static boolean isAtAnEndOf(Reaction met, Link link) {
+        return met.position().equals(link.from()) || met.position().equals(link.to());
+    }
+
+    /** Where whoever did it is afterwards; null: where they were, or nowhere any more. */
+    private String arrives(Link link, Logged one) {
+        if (one.position() != null || link == null) {
+            return one.position();
+        }
+        if (one.outcome() == Round.Outcome.PARTIAL) {
+            return link.partial();
+        }
+        if (one.outcome() == Round.Outcome.WORKED && one.intent() == Round.Intent.TRY) {
+            return link.endsInTap() ? null : link.to();
+        }
+        return map.reaction(one.reaction())
+                .map(Reaction::leaves)
+                .orElse(one.intent() == Round.Intent.TRY ? link.ifStopped() : null);
+    }
+
+    private void visited(String position, Logged one, boolean bothSides) {
+        String other = map.counterpart(position).id();
+        if (bothSides || one.mine()) {
+            visits.merge(position, one.count(), Integer::sum);
+        }
+        if (bothSides || !one.mine()) {
+            visits.merge(other, one.count(), Integer::sum);
+        }
+    }
+
+    @Override
+    public Chance works(Link link) {
         Posterior posterior = posterior(link);
         BetaDistribution beta = BetaDistribution.of(posterior.works(), posterior.fails());
         return new Chance(
                 posterior.mean(),
                 beta.inverseCumulativeProbability(0.1),
                 beta.inverseCumulativeProbability(0.9),
-                byLink.getOrDefault(link.id(), NONE).tries);
+                byLink.getOrDefault(link.id(), NOTHING).tries);
+    }
+
+    @Override
+    public double chance(Link link) {
+        return posterior(link).mean();
+    }
+
+    @Override
+    public double share(Reaction reaction) {
+        if (reaction.retired()) {
+            return 0;
+        }
+        double met = 1.0 + reactions.getOrDefault(reaction.id(), 0);
+        if (reaction.link() != null) {
+            return met / failures(map.link(reaction.link()).orElseThrow());
+        }
+        List<Reaction> here = map.reactionsAt(reaction.position());
+        int times = Math.max(visits(reaction.position()), met(here));
+        return met / (here.size() + 1 + times);
+    }
+
+    @Override
+    public double none(Link link) {
+        List<Reaction> known = map.reactionsToLink(link.id());
+        int failed = byLink.getOrDefault(link.id(), NOTHING).failed;
+        return (1 + failed - met(known)) / failures(link);
+    }
+
+    /** Failures of a link with one more for each known reaction and one for none. */
+    private double failures(Link link) {
+        return map.reactionsToLink(link.id()).size() + 1 + byLink.getOrDefault(link.id(), NOTHING).failed;
+    }
+
+    private int met(List<Reaction> known) {
+        return known.stream()
+                .mapToInt(reaction -> reactions.getOrDefault(reaction.id(), 0))
+                .sum();
+    }
+
+    @Override
+    public int visits(String position) {
+        return visits.getOrDefault(position, 0);
     }
 
     /** Tries logged of links that start at each position, by position id; positions without any are left out. */
@@ -94,11 +201,6 @@ public final class RoundEvidence {
         Map<String, Integer> tries = new TreeMap<>();
         byLink.forEach((link, tally) -> tries.merge(map.link(link).orElseThrow().from(), tally.tries, Integer::sum));
         return tries;
-    }
-
-    /** The estimate alone, which is quickly had. */
-    public double estimate(Link link) {
-        return posterior(link).mean();
     }
 
     private record Posterior(double works, double fails) {
@@ -109,10 +211,16 @@ public final class RoundEvidence {
 
     private Posterior posterior(Link link) {
         Technique technique = map.technique(link.technique()).orElseThrow();
-        Tally family = byFamily.getOrDefault(technique.family(), NONE);
-        double rate = (family.worked + USUAL_TRIES * USUAL) / (family.tries + USUAL_TRIES);
+        Alike kind = alike(link);
+        Tally those = alike.getOrDefault(kind, NOTHING);
+        double rate = (those.worked + USUAL_TRIES * kind.usual()) / (those.tries + USUAL_TRIES);
         double mean = Math.min(0.9, Math.max(0.05, rate * BY_MASTER.get(technique.master())));
-        Tally own = byLink.getOrDefault(link.id(), NONE);
+        Tally own = byLink.getOrDefault(link.id(), NOTHING);
         return new Posterior(STRENGTH * mean + own.worked, STRENGTH * (1 - mean) + own.tries - own.worked);
+    }
+
+    private Alike alike(Link link) {
+        Family family = map.technique(link.technique()).orElseThrow().family();
+        return new Alike(family, map.stageOf(link.from()), link.endsInTap());
     }
 }

@@ -63,14 +63,13 @@ public final class Cautions {
                         FORBID,
                         "Below the rank set: no falling with a straight arm locked, no landing on the partner, no back arch.");
             case NECK_CRANK -> caution(hazard, FORBID, "No cranking or twisting of the neck in training, at any age.");
-            case FRONT_CHOKE -> caution(hazard, CAUTION, "Squeeze slowly, no jerk; not under 16.");
-            case CHOKE -> caution(hazard, CAUTION, "Not under 13; only shown up to 15.");
-            case ARM_LOCK -> caution(hazard, CAUTION, "Straighten slowly; not under 13, only shown up to 15.");
-            case SHOULDER_LOCK ->
-                caution(hazard, CAUTION, "Turn the shoulder slowly; not under 13, only shown up to 15.");
-            case LEG_LOCK -> caution(hazard, CAUTION, "Straight leg locks by rank; not under 16.");
+            case FRONT_CHOKE -> caution(hazard, CAUTION, "Squeeze slowly, no jerk; " + ages(hazard) + ".");
+            case CHOKE -> caution(hazard, CAUTION, "Slowly; " + ages(hazard) + ".");
+            case ARM_LOCK -> caution(hazard, CAUTION, "Straighten slowly; " + ages(hazard) + ".");
+            case SHOULDER_LOCK -> caution(hazard, CAUTION, "Turn the shoulder slowly; " + ages(hazard) + ".");
+            case LEG_LOCK -> caution(hazard, CAUTION, "Straight leg locks by rank; " + ages(hazard) + ".");
             case TWISTING_LEG_LOCK ->
-                caution(hazard, FORBID, "Twisting leg locks: not under 18 or below the rank set.");
+                caution(hazard, FORBID, "Twisting leg locks: " + ages(hazard) + " or below the rank set.");
             case LIFTED ->
                 caution(
                         hazard,
@@ -86,6 +85,13 @@ public final class Cautions {
             case NECK_LOAD ->
                 caution(hazard, CAUTION, "Weight on the shoulders, never on the neck or the crown; slowly.");
         };
+    }
+
+    /** The ages of a hazard in words: "not under 13, only shown up to 15". */
+    private static String ages(Hazard hazard) {
+        Ages ages = Ages.of(hazard);
+        return "not under " + ages.from()
+                + (ages.shownBelow() == 0 ? "" : ", only shown up to " + (ages.shownBelow() - 1));
     }
 
     private static Caution caution(Hazard hazard, Caution.Level level, String text) {

@@ -2,7 +2,6 @@ package lynchet.core.walk;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.Function;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Need;
@@ -50,17 +49,17 @@ public record DecisionTable(
             String reaction, String text, @Nullable String link) {}
 
     /**
-     * @param chances how well each link works
+     * @param evidence how well each link works
      * @throws java.util.NoSuchElementException if there is no such position
      */
-    public static DecisionTable of(GrapplingMap map, String position, Ruleset ruleset, Function<Link, Chance> chances) {
+    public static DecisionTable of(GrapplingMap map, String position, Ruleset ruleset, Evidence evidence) {
         map.position(position).orElseThrow();
         String counterpart = map.counterpart(position).id();
         List<Reaction> reactions = map.reactions().stream()
                 .filter(r -> !r.retired() && happensAt(map, r, position, ruleset))
                 .toList();
         List<Answers> answers = reactions.stream()
-                .map(r -> new Answers(r.id(), r.text(), r.link(), rows(map, map.answersTo(r), ruleset, chances, true)))
+                .map(r -> new Answers(r.id(), r.text(), r.link(), rows(map, map.answersTo(r), ruleset, evidence, true)))
                 .toList();
         return new DecisionTable(
                 position,
@@ -71,7 +70,7 @@ public record DecisionTable(
                                 .filter(l -> !l.answersReaction())
                                 .toList(),
                         ruleset,
-                        chances,
+                        evidence,
                         true),
                 answers.stream().filter(a -> !a.rows().isEmpty()).toList(),
                 answers.stream()
@@ -84,7 +83,7 @@ public record DecisionTable(
                                 .filter(l -> !l.answersReaction())
                                 .toList(),
                         ruleset,
-                        chances,
+                        evidence,
                         false));
     }
 
@@ -99,12 +98,12 @@ public record DecisionTable(
     }
 
     private static List<Row> rows(
-            GrapplingMap map, List<Link> links, Ruleset ruleset, Function<Link, Chance> chances, boolean mine) {
+            GrapplingMap map, List<Link> links, Ruleset ruleset, Evidence evidence, boolean mine) {
         Comparator<Row> best =
                 Comparator.<Row>comparingDouble(row -> row.chance().estimate()).reversed();
         return links.stream()
                 .filter(link -> allows(ruleset, map, link))
-                .map(link -> row(map, link, chances.apply(link), mine))
+                .map(link -> row(map, link, evidence.works(link), mine))
                 .sorted(best.thenComparingInt(row ->
                                 map.technique(row.technique()).orElseThrow().learn())
                         .thenComparing(row ->

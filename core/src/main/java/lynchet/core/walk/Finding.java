@@ -29,13 +29,20 @@ public record Finding(
         OPEN_REACTION,
         NO_FINISH,
         NO_WAY_IN,
+        LEFT_OUT,
         NEED_NOT_MADE,
         ONE_SIDED,
         FALL_ORDER,
         ORDER,
         VERSION_CLASH,
+        TOO_EARLY,
+        DUPLICATE,
+        STANDARD_DROP,
         CHAIN_ORPHAN,
-        CHOOSE_IMPOSSIBLE
+        CHOOSE_IMPOSSIBLE,
+        BALANCE,
+        OVERLOAD,
+        LADDER_GAP
     }
 
     public Finding with(Mend newMend) {

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
+import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
 import lynchet.core.map.Need;
 import lynchet.core.map.Position;
@@ -17,13 +19,18 @@ import lynchet.core.map.Technique;
 /** What a set of techniques leaves open over the positions that it reaches (design: gaps). */
 public final class Gaps {
 
+    /** How many techniques are named that have no place under a ruleset. */
+    private static final int MOST_NAMES = 6;
+
     private final MoveGraph graph;
     private final Knowledge knowledge;
     private final boolean examList;
     private final Reach reach;
     private final Ways ways;
     private final List<Finding> findings = new ArrayList<>();
-    private final BitSet usableTechniques = new BitSet();
+    private final List<List<Integer>> statesAt;
+    private final Map<String, List<Link>> linksOf;
+    private Reach atMost;
     private final Set<Integer> usableLinks = new TreeSet<>();
 
     private Gaps(MoveGraph graph, Knowledge knowledge, boolean examList) {
@@ -32,6 +39,8 @@ public final class Gaps {
         this.examList = examList;
         this.reach = Reach.of(graph, knowledge);
         this.ways = new Ways(graph);
+        this.statesAt = reach.statesByPosition();
+        this.linksOf = graph.links().stream().collect(Collectors.groupingBy(Link::technique));
     }
 
     /**
@@ -48,12 +57,7 @@ public final class Gaps {
             boolean examList,
             Set<String> oneSided) {
         Gaps gaps = new Gaps(graph, knowledge, examList);
-        List<List<Integer>> statesAt = gaps.reach.statesByPosition();
-        for (int position = 0; position < statesAt.size(); position++) {
-            if (!statesAt.get(position).isEmpty()) {
-                gaps.atPosition(position, statesAt.get(position));
-            }
-        }
+        gaps.positions();
         gaps.openReactions();
         gaps.waysIn();
         gaps.needs();
@@ -74,19 +78,26 @@ public final class Gaps {
                 .thenComparing(f -> f.code().name());
     }
 
+    private void positions() {
+        for (int position = 0; position < statesAt.size(); position++) {
+            if (!statesAt.get(position).isEmpty()) {
+                atPosition(position, statesAt.get(position));
+            }
+        }
+    }
+
     private void atPosition(int index, List<Integer> states) {
-        Position position = graph.positions.get(index);
+        Position position = graph.positions().get(index);
         double control = ways.control(index);
         Set<Integer> mine = new LinkedHashSet<>();
         for (int state : states) {
-            for (int move = graph.firstMove[state]; move < graph.firstMove[state + 1]; move++) {
+            graph.forEachMove(state, move -> {
                 if (graph.isMine(move) && knowledge.allows(graph, move)) {
-                    mine.add(graph.link[move]);
-                    usableLinks.add(graph.link[move]);
-                    usableTechniques.set(graph.myTechnique[move]);
+                    mine.add(graph.linkNumber(move));
                 }
-            }
+            });
         }
+        usableLinks.addAll(mine);
         if (mine.isEmpty()) {
             add(Finding.Code.NO_ANSWER, control < 0 ? 3 : 2, position, position.name() + ": nothing to do from here.");
         } else if (control < Ways.EVEN_ENOUGH && !ways.within(Ways.ESCAPE_LINKS, states, knowledge, ways::escapes)) {
@@ -97,7 +108,7 @@ public final class Gaps {
                     position.name() + ": no way out to even ground or back to standing within three links.");
         }
         if (mine.size() == 1) {
-            Link only = graph.links.get(mine.iterator().next());
+            Link only = graph.links().get(mine.iterator().next());
             add(
                     Finding.Code.ONE_ANSWER,
                     control < Ways.EVEN_ENOUGH ? 2 : 1,
@@ -110,14 +121,14 @@ public final class Gaps {
     }
 
     private void openReactions() {
-        for (int r = 0; r < graph.reactions.size(); r++) {
+        for (int r = 0; r < graph.reactions().size(); r++) {
             int state = graph.iMayAnswer(r);
-            Reaction reaction = graph.reactions.get(r);
+            Reaction reaction = graph.reactions().get(r);
             if (reach.reachedState(state) && !answered(state, reaction)) {
                 Link tried = reaction.link() == null
                         ? null
-                        : graph.map.link(reaction.link()).orElseThrow();
-                String where = graph.map
+                        : graph.map().link(reaction.link()).orElseThrow();
+                String where = graph.map()
                         .position(tried == null ? reaction.position() : tried.from())
                         .orElseThrow()
                         .id();
@@ -135,51 +146,96 @@ public final class Gaps {
     }
 
     private boolean answered(int state, Reaction reaction) {
-        for (int move = graph.firstMove[state]; move < graph.firstMove[state + 1]; move++) {
-            if (graph.isMine(move)
-                    && reaction.id().equals(graph.links.get(graph.link[move]).when())
-                    && knowledge.allows(graph, move)) {
-                return true;
-            }
-        }
-        return false;
+        return graph.anyMove(
+                state,
+                move -> graph.isMine(move)
+                        && reaction.id().equals(graph.link(move).when())
+                        && knowledge.allows(graph, move));
     }
 
     private void waysIn() {
-        BitSet onTheMap = new BitSet();
-        graph.links.forEach(link -> onTheMap.set(graph.techniqueIndex.get(link.technique())));
+        List<String> leftOut = new ArrayList<>();
         for (int t = knowledge.mine().nextSetBit(0);
                 t >= 0;
                 t = knowledge.mine().nextSetBit(t + 1)) {
-            if (onTheMap.get(t) && !usableTechniques.get(t)) {
-                Technique technique = graph.techniques.get(t);
-                List<String> starts = graph.links.stream()
-                        .filter(link -> link.technique().equals(technique.id()))
-                        .map(link -> positionName(link.from()))
-                        .distinct()
-                        .sorted()
-                        .toList();
+            Technique technique = graph.techniques().get(t);
+            List<Link> here = linksOf.getOrDefault(technique.id(), List.of());
+            if (technique.family().isSolo()
+                    || technique.retired()
+                    || here.stream().anyMatch(this::startsReached)) {
+                continue;
+            }
+            if (isForElsewhere(technique, here)) {
+                leftOut.add(technique.name());
+            } else {
                 findings.add(new Finding(
                         Finding.Code.NO_WAY_IN,
                         examList ? 2 : 3,
                         null,
                         technique.id(),
                         null,
-                        technique.name() + ": nothing taught so far leads to " + String.join(" or ", starts) + ".",
+                        technique.name() + ": " + noWayIn(here),
                         null));
             }
         }
+        if (!leftOut.isEmpty()) {
+            findings.add(new Finding(Finding.Code.LEFT_OUT, 1, null, null, null, leftOut(leftOut), null));
+        }
+    }
+
+    private boolean startsReached(Link link) {
+        return !statesAt.get(graph.stateOf(link.from())).isEmpty();
+    }
+
+    /** Whether it stands on the map, but not here: it is not allowed, or nothing allowed leads to where it starts. */
+    private boolean isForElsewhere(Technique technique, List<Link> here) {
+        boolean onTheMap = graph.map().links().stream()
+                .anyMatch(link -> !link.retired() && link.technique().equals(technique.id()));
+        boolean isLimited = graph.ruleset() != null || graph.worn() != Jacket.EITHER;
+        return onTheMap && isLimited && here.stream().noneMatch(link -> atMost().reached(link.from()));
+    }
+
+    /** What could be reached here by whoever knows everything. */
+    private Reach atMost() {
+        if (atMost == null) {
+            BitSet everything = new BitSet();
+            everything.set(0, graph.techniques().size());
+            atMost = Reach.of(graph, new Knowledge(everything, everything, true));
+        }
+        return atMost;
+    }
+
+    private String noWayIn(List<Link> here) {
+        List<String> starts = here.stream()
+                .map(link -> positionName(link.from()))
+                .distinct()
+                .sorted()
+                .toList();
+        return starts.isEmpty()
+                ? "no link of the map uses it yet."
+                : "nothing taught so far leads to " + String.join(" or ", starts) + ".";
+    }
+
+    private String leftOut(List<String> names) {
+        String where = graph.ruleset() != null
+                ? "under " + graph.ruleset().name()
+                : graph.worn() == Jacket.JACKET ? "in a jacket" : "without a jacket";
+        List<String> sorted = names.stream().sorted().toList();
+        int more = sorted.size() - MOST_NAMES;
+        return "Of no use " + where + ", and left out: "
+                + String.join(", ", sorted.subList(0, Math.min(sorted.size(), MOST_NAMES)))
+                + (more > 0 ? " and " + more + " more." : ".");
     }
 
     private void needs() {
         for (int l : usableLinks) {
-            Link link = graph.links.get(l);
+            Link link = graph.links().get(l);
             for (Need need : link.needs()) {
                 if (need.madeBy() == null) {
                     continue;
                 }
-                Link maker = graph.map.link(need.madeBy()).orElseThrow();
-                if (!knowledge.iKnow(graph.techniqueIndex.get(maker.technique()))) {
+                Link maker = graph.map().link(need.madeBy()).orElseThrow();
+                if (!knowledge.iKnow(graph.techniqueNumber(maker.technique()))) {
                     findings.add(new Finding(
                             Finding.Code.NEED_NOT_MADE,
                             2,
@@ -196,7 +252,7 @@ public final class Gaps {
 
     private void sides(Set<String> oneSided) {
         for (String id : new TreeSet<>(oneSided)) {
-            Technique technique = graph.map.technique(id).orElse(null);
+            Technique technique = graph.map().technique(id).orElse(null);
             if (technique != null && technique.sided()) {
                 findings.add(new Finding(
                         Finding.Code.ONE_SIDED,
@@ -215,10 +271,10 @@ public final class Gaps {
     }
 
     private String name(Link link) {
-        return graph.map.technique(link.technique()).orElseThrow().name();
+        return graph.map().technique(link.technique()).orElseThrow().name();
     }
 
     private String positionName(String id) {
-        return graph.map.position(id).orElseThrow().name();
+        return graph.map().position(id).orElseThrow().name();
     }
 }

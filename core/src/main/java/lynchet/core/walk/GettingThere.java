@@ -71,17 +71,14 @@ final class GettingThere {
             return null;
         }
         settled.get(way.state()).add(way);
-        for (int move = graph.firstMove[way.state()]; move < graph.firstMove[way.state() + 1]; move++) {
-            int to = graph.target[move];
-            if (to < 0) {
-                continue;
-            }
-            BitSet bought = purse.buy(way.bought(), move);
+        graph.forEachMove(way.state(), move -> {
+            int to = graph.target(move);
+            BitSet bought = to < 0 ? null : purse.buy(way.bought(), move);
             if (bought != null && isWorthKeeping(to, bought)) {
                 int cost = bought == way.bought() ? way.cost() : purse.cost(bought);
                 open.add(new Way(to, bought, cost, way.moves() + 1, way, move));
             }
-        }
+        });
         return way;
     }
 

@@ -19,7 +19,7 @@ public record Knowledge(BitSet mine, BitSet theirs, boolean againstAnyone) {
     /** Anyone: they know the whole map. */
     public static Knowledge againstAnyone(MoveGraph graph, Set<String> known) {
         BitSet everything = new BitSet();
-        everything.set(0, graph.techniques.size());
+        everything.set(0, graph.techniques().size());
         return new Knowledge(bits(graph, known), everything, true);
     }
 
@@ -28,15 +28,15 @@ public record Knowledge(BitSet mine, BitSet theirs, boolean againstAnyone) {
     }
 
     boolean allows(MoveGraph graph, int move) {
-        int they = graph.theirTechnique[move];
-        return iKnow(graph.myTechnique[move]) && (they == MoveGraph.NONE || theirs.get(they));
+        int they = graph.theirTechnique(move);
+        return iKnow(graph.myTechnique(move)) && (they == MoveGraph.NONE || theirs.get(they));
     }
 
     private static BitSet bits(MoveGraph graph, Set<String> known) {
         BitSet bits = new BitSet();
         for (String id : known) {
-            Integer index = graph.techniqueIndex.get(id);
-            if (index != null) {
+            int index = graph.techniqueNumber(id);
+            if (index != MoveGraph.NONE) {
                 bits.set(index);
             }
         }

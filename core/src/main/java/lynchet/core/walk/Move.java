@@ -16,11 +16,13 @@ public record Move(
         @Nullable String reaction,
         @Nullable String to) {
 
-    /** Who moves. A reaction to a link of mine is theirs, and the other way round. */
+    /** Who moves. A reaction to a link of mine is theirs, and the other way round; halfway: it is stopped, or half works. */
     public enum Kind {
         MINE,
         THEIRS,
         THEY_REACT,
-        I_REACT
+        I_REACT,
+        MINE_HALFWAY,
+        THEIRS_HALFWAY
     }
 }

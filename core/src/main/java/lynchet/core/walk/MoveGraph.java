@@ -4,61 +4,93 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntConsumer;
+import java.util.function.IntPredicate;
+import java.util.stream.Stream;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
 import lynchet.core.map.Position;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Technique;
+import org.jspecify.annotations.Nullable;
 
 /**
- * The map as arrays, for one ruleset: every move of mine and of my partner's, from my view.
+ * The map as moves, for one ruleset and jacket: everything I and my partner can do, from my view. Every sum over the map
+ * walks this.
  *
- * <p>With P positions and R reactions there are P + 2R states: a position with nothing pending; a reaction of theirs
- * that I may answer; a reaction of mine that they may answer (design: two-sided reach). Build once, ask often.
+ * <p>With P positions and R reactions there are P + 2R states, numbered from 0: a position with nothing pending (its
+ * number in {@link #positions()}); a reaction of theirs that I may answer; a reaction of mine that they may answer
+ * (design: two-sided reach). Moves are numbered from 0, those of one state one after the other. Build once, ask often.
  */
 public final class MoveGraph {
 
-    static final int MY_END = -1;
-    static final int THEIR_END = -2;
-    static final int NONE = -1;
+    /** Targets that are no state: I finish, I am finished. */
+    public static final int MY_END = -1;
 
-    final GrapplingMap map;
-    final Ruleset ruleset;
-    final List<Position> positions;
-    final List<Technique> techniques;
-    final List<Link> links;
-    final List<Reaction> reactions;
-    final Map<String, Integer> positionIndex = new HashMap<>();
-    final Map<String, Integer> techniqueIndex = new HashMap<>();
+    public static final int THEIR_END = -2;
+    /** No technique and no link. */
+    public static final int NONE = -1;
+
+    /**
+     * What counts.
+     *
+     * @param ruleset null: everything is allowed
+     * @param worn with a jacket, without one, or either
+     * @param starts position ids where it may start
+     * @param halfway whether what is stopped or half works leads on too: where links say {@code ifStopped} or {@code
+     *     partial}
+     */
+    public record Asked(@Nullable Ruleset ruleset, Jacket worn, List<String> starts, boolean halfway) {
+
+        boolean allows(Technique technique) {
+            return technique.jacket().fits(worn) && (ruleset == null || ruleset.allows(technique));
+        }
+
+        boolean fits(Position position) {
+            return position.jacket().fits(worn)
+                    && (ruleset == null || position.jacket().fits(ruleset.jacket()));
+        }
+    }
+
+    private final GrapplingMap map;
+    private final Asked asked;
+    private final List<Position> positions;
+    private final List<Technique> techniques;
+    private final List<Link> links;
+    private final List<Reaction> reactions;
+    private final Map<String, Integer> positionIndex = new HashMap<>();
+    private final Map<String, Integer> techniqueIndex = new HashMap<>();
     private final Map<String, Integer> linkIndex = new HashMap<>();
     private final Map<String, Integer> reactionIndex = new HashMap<>();
 
-    /** Position index of each state. */
-    final int[] positionOf;
+    private final int[] starts;
+    private final int[] positionOf;
     /** Moves of state s are {@code firstMove[s]} up to, not including, {@code firstMove[s + 1]}. */
-    final int[] firstMove;
+    private final int[] firstMove;
 
-    final int[] target;
-    final int[] myTechnique;
-    final int[] theirTechnique;
-    final int[] link;
-    final int[] reaction;
-    final Move.Kind[] kind;
-    final int[] starts;
+    private final int[] target;
+    private final int[] myTechnique;
+    private final int[] theirTechnique;
+    private final int[] link;
+    private final int[] reaction;
+    private final Move.Kind[] kind;
 
-    private MoveGraph(GrapplingMap map, Ruleset ruleset, List<String> startIds) {
+    private MoveGraph(GrapplingMap map, Asked asked) {
         this.map = map;
-        this.ruleset = ruleset;
+        this.asked = asked;
         positions = List.copyOf(map.positions());
         techniques = List.copyOf(map.techniques());
         links = map.links().stream().filter(this::counts).toList();
-        reactions = map.reactions().stream().filter(r -> !r.retired()).toList();
+        reactions = map.reactions().stream()
+                .filter(r -> !r.retired() && fits(r.leaves()))
+                .toList();
         index(positions.stream().map(Position::id).toList(), positionIndex);
         index(techniques.stream().map(Technique::id).toList(), techniqueIndex);
         index(links.stream().map(Link::id).toList(), linkIndex);
         index(reactions.stream().map(Reaction::id).toList(), reactionIndex);
-        starts = startIds.stream().mapToInt(positionIndex::get).toArray();
+        starts = asked.starts().stream().mapToInt(positionIndex::get).toArray();
 
         int stateCount = positions.size() + 2 * reactions.size();
         positionOf = new int[stateCount];
@@ -95,59 +127,182 @@ public final class MoveGraph {
 
     /** The moves that a ruleset allows, starting where a bout may start. */
     public static MoveGraph under(GrapplingMap map, Ruleset ruleset) {
-        return new MoveGraph(map, ruleset, ruleset.entries());
+        return of(map, new Asked(ruleset, Jacket.EITHER, ruleset.entries(), false));
     }
 
     /** Every move on the map, starting at the given positions. */
     public static MoveGraph from(GrapplingMap map, List<String> starts) {
-        return new MoveGraph(map, null, starts);
+        return of(map, new Asked(null, Jacket.EITHER, starts, false));
+    }
+
+    public static MoveGraph of(GrapplingMap map, Asked asked) {
+        return new MoveGraph(map, asked);
     }
 
     public GrapplingMap map() {
         return map;
     }
 
-    int states() {
+    /** The ruleset it stands under; null: none. */
+    public @Nullable Ruleset ruleset() {
+        return asked.ruleset();
+    }
+
+    /** Whether it is only for those with a jacket, or without one. */
+    public Jacket worn() {
+        return asked.worn();
+    }
+
+    public List<Position> positions() {
+        return positions;
+    }
+
+    /** All techniques of the map, allowed or not, as moves number them. */
+    public List<Technique> techniques() {
+        return techniques;
+    }
+
+    /** The links that count, as moves number them. */
+    public List<Link> links() {
+        return links;
+    }
+
+    /** The reactions that count, in the order of their states. */
+    public List<Reaction> reactions() {
+        return reactions;
+    }
+
+    /** Whether it is on the map and may be done here. */
+    public boolean allows(Technique technique) {
+        return !technique.retired() && asked.allows(technique);
+    }
+
+    public int states() {
         return positionOf.length;
     }
 
-    /** The state in which I may answer this reaction of theirs. */
-    int iMayAnswer(int reactionIndex) {
-        return positions.size() + reactionIndex;
+    /** The states where it may start. */
+    public List<Integer> starts() {
+        return java.util.Arrays.stream(starts).boxed().toList();
     }
 
-    /** The state in which they may answer this reaction of mine. */
-    int theyMayAnswer(int reactionIndex) {
-        return positions.size() + reactions.size() + reactionIndex;
+    /**
+     * The state of a position with nothing pending.
+     *
+     * @throws java.util.NoSuchElementException if it is not on the map
+     */
+    public int stateOf(String position) {
+        return positionIndex.get(map.position(position).orElseThrow().id());
     }
 
-    int mirrored(int position) {
-        return positionIndex.get(map.counterpart(positions.get(position).id()).id());
+    /** The number of a technique; {@link #NONE} if it is not on the map. */
+    public int techniqueNumber(String technique) {
+        return techniqueIndex.getOrDefault(technique, NONE);
+    }
+
+    /** The number of the position that a state is at. */
+    public int positionOf(int state) {
+        return positionOf[state];
+    }
+
+    /** The position that a state is at. */
+    public Position position(int state) {
+        return positions.get(positionOf[state]);
+    }
+
+    /** Every move of a state, in order. */
+    public void forEachMove(int state, IntConsumer visitor) {
+        for (int move = firstMove[state]; move < firstMove[state + 1]; move++) {
+            visitor.accept(move);
+        }
+    }
+
+    /** Whether a state has such a move; looks no further than the first. */
+    public boolean anyMove(int state, IntPredicate test) {
+        for (int move = firstMove[state]; move < firstMove[state + 1]; move++) {
+            if (test.test(move)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    public Move.Kind kind(int move) {
+        return kind[move];
+    }
+
+    /** The state where a move leads, {@link #MY_END} or {@link #THEIR_END}. */
+    public int target(int move) {
+        return target[move];
+    }
+
+    /** The number of the technique that I have to know for a move; {@link #NONE}. */
+    public int myTechnique(int move) {
+        return myTechnique[move];
+    }
+
+    /** The number of the technique that they have to know for it; {@link #NONE}. */
+    public int theirTechnique(int move) {
+        return theirTechnique[move];
+    }
+
+    /** The number of the link that is tried; {@link #NONE}. */
+    public int linkNumber(int move) {
+        return link[move];
+    }
+
+    /** The link that is tried in a move that tries one. */
+    public Link link(int move) {
+        return links.get(link[move]);
+    }
+
+    /** The reaction of a move in which somebody reacts. */
+    public Reaction reaction(int move) {
+        return reactions.get(reaction[move]);
     }
 
     /** Whether a move is a link of mine that works. */
-    boolean isMine(int move) {
+    public boolean isMine(int move) {
         return kind[move] == Move.Kind.MINE;
     }
 
-    /** Whether I try a link in this move, whether it works or they react. */
-    boolean iTry(int move) {
+    /** Whether I try a link in this move, and it works or they react. */
+    public boolean iTry(int move) {
         return kind[move] == Move.Kind.MINE || kind[move] == Move.Kind.THEY_REACT && link[move] != NONE;
     }
 
-    Move describe(int move) {
+    /** The state in which I may answer this reaction of theirs. */
+    public int iMayAnswer(int reactionNumber) {
+        return positions.size() + reactionNumber;
+    }
+
+    private int theyMayAnswer(int reactionNumber) {
+        return positions.size() + reactions.size() + reactionNumber;
+    }
+
+    private int mirrored(int position) {
+        return positionIndex.get(map.counterpart(positions.get(position).id()).id());
+    }
+
+    /** A move in words that others understand. */
+    public Move describe(int move) {
         return new Move(
                 kind[move],
                 link[move] == NONE ? null : links.get(link[move]).id(),
                 reaction[move] == NONE ? null : reactions.get(reaction[move]).id(),
-                target[move] >= 0
-                        ? positions.get(positionOf[target[move]]).id()
-                        : target[move] == MY_END ? Link.TAP : null);
+                target[move] >= 0 ? position(target[move]).id() : target[move] == MY_END ? Link.TAP : null);
     }
 
     private boolean counts(Link candidate) {
         Technique technique = map.technique(candidate.technique()).orElseThrow();
-        return !candidate.retired() && !technique.retired() && (ruleset == null || ruleset.allows(technique));
+        return !candidate.retired()
+                && allows(technique)
+                && fits(candidate.from())
+                && (candidate.endsInTap() || fits(candidate.to()));
+    }
+
+    private boolean fits(String position) {
+        return asked.fits(map.position(position).orElseThrow()) && asked.fits(map.counterpart(position));
     }
 
     private int positionOfState(int state) {
@@ -212,9 +367,33 @@ public final class MoveGraph {
         Move.Kind who = mine ? Move.Kind.MINE : Move.Kind.THEIRS;
         moves.add(new int[] {to, mine ? technique : NONE, mine ? NONE : technique, l, NONE, who.ordinal()});
         for (Reaction reply : map.reactionsToLink(tried.id())) {
-            react(moves, l, reactionIndex.get(reply.id()), mine, technique);
+            if (reactionIndex.containsKey(reply.id())) {
+                react(moves, l, reactionIndex.get(reply.id()), mine, technique);
+            }
+        }
+        if (asked.halfway()) {
+            halfway(moves, l, mine, technique);
         }
         return moves;
+    }
+
+    /** Where a link leads that half works, or is stopped without a named reaction. */
+    private void halfway(List<int[]> moves, int l, boolean mine, int technique) {
+        Move.Kind who = mine ? Move.Kind.MINE_HALFWAY : Move.Kind.THEIRS_HALFWAY;
+        Stream.of(links.get(l).partial(), links.get(l).ifStopped())
+                .filter(place -> place != null && fits(place))
+                .distinct()
+                .forEach(place -> {
+                    int to = positionIndex.get(place);
+                    moves.add(new int[] {
+                        mine ? to : mirrored(to),
+                        mine ? technique : NONE,
+                        mine ? NONE : technique,
+                        l,
+                        NONE,
+                        who.ordinal()
+                    });
+                });
     }
 
     /** A reaction: theirs when I tried or it is my position, else mine. An attack counts only where it is allowed. */

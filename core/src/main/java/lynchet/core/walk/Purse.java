@@ -12,13 +12,13 @@ final class Purse {
     Purse(MoveGraph graph, Knowledge knowledge) {
         this.graph = graph;
         this.knowledge = knowledge;
-        this.closure = new BitSet[graph.techniques.size()];
+        this.closure = new BitSet[graph.techniques().size()];
     }
 
     /** The set after buying what a move needs; null if the partner would have to know what they cannot. */
     BitSet buy(BitSet bought, int move) {
-        int mine = graph.myTechnique[move];
-        int theirs = graph.theirTechnique[move];
+        int mine = graph.myTechnique(move);
+        int theirs = graph.theirTechnique(move);
         if (knowledge.againstAnyone()
                 && theirs != MoveGraph.NONE
                 && !knowledge.theirs().get(theirs)) {
@@ -39,7 +39,7 @@ final class Purse {
     int cost(BitSet bought) {
         int cost = 0;
         for (int t = bought.nextSetBit(0); t >= 0; t = bought.nextSetBit(t + 1)) {
-            cost += graph.techniques.get(t).learn();
+            cost += graph.techniques().get(t).learn();
         }
         return cost;
     }
@@ -54,9 +54,9 @@ final class Purse {
         }
         if (closure[technique] == null) {
             closure[technique] = new BitSet();
-            for (String id :
-                    graph.map.withPrerequisites(graph.techniques.get(technique).id())) {
-                closure[technique].set(graph.techniqueIndex.get(id));
+            for (String id : graph.map()
+                    .withPrerequisites(graph.techniques().get(technique).id())) {
+                closure[technique].set(graph.techniqueNumber(id));
             }
             closure[technique].andNot(knowledge.mine());
         }

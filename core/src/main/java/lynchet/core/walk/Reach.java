@@ -20,12 +20,15 @@ public final class Reach {
     final int[] moves;
     private final int[] byMove;
     private final int[] before;
+    private final int[] queue;
+    private int last;
 
     private Reach(MoveGraph graph) {
         this.graph = graph;
         moves = new int[graph.states()];
         byMove = new int[graph.states()];
         before = new int[graph.states()];
+        queue = new int[graph.states()];
         Arrays.fill(moves, FAR);
         Arrays.fill(before, MoveGraph.NONE);
     }
@@ -33,27 +36,26 @@ public final class Reach {
     /** Searches from the starts of the graph with what both know. */
     public static Reach of(MoveGraph graph, Knowledge knowledge) {
         Reach reach = new Reach(graph);
-        int[] queue = new int[graph.states()];
-        int last = 0;
-        for (int start : graph.starts) {
-            if (reach.moves[start] == FAR) {
-                reach.moves[start] = 0;
-                queue[last++] = start;
-            }
-        }
-        for (int head = 0; head < last; head++) {
-            int state = queue[head];
-            for (int move = graph.firstMove[state]; move < graph.firstMove[state + 1]; move++) {
-                int to = graph.target[move];
+        graph.starts().forEach(start -> reach.arrive(start, 0));
+        for (int head = 0; head < reach.last; head++) {
+            int state = reach.queue[head];
+            graph.forEachMove(state, move -> {
+                int to = graph.target(move);
                 if (to >= 0 && reach.moves[to] == FAR && knowledge.allows(graph, move)) {
-                    reach.moves[to] = reach.moves[state] + 1;
+                    reach.arrive(to, reach.moves[state] + 1);
                     reach.byMove[to] = move;
                     reach.before[to] = state;
-                    queue[last++] = to;
                 }
-            }
+            });
         }
         return reach;
+    }
+
+    private void arrive(int state, int after) {
+        if (moves[state] == FAR) {
+            moves[state] = after;
+            queue[last++] = state;
+        }
     }
 
     boolean reachedState(int state) {
@@ -63,10 +65,10 @@ public final class Reach {
     /** The reached states at each position, by position index. */
     List<List<Integer>> statesByPosition() {
         List<List<Integer>> at = new ArrayList<>();
-        graph.positions.forEach(p -> at.add(new ArrayList<>()));
+        graph.positions().forEach(p -> at.add(new ArrayList<>()));
         for (int state = 0; state < moves.length; state++) {
             if (reachedState(state)) {
-                at.get(graph.positionOf[state]).add(state);
+                at.get(graph.positionOf(state)).add(state);
             }
         }
         return at;
@@ -93,10 +95,10 @@ public final class Reach {
     }
 
     private int nearest(String position) {
-        int wanted = graph.positionIndex.get(position);
+        int wanted = graph.stateOf(position);
         int best = MoveGraph.NONE;
         for (int state = 0; state < moves.length; state++) {
-            if (graph.positionOf[state] == wanted
+            if (graph.positionOf(state) == wanted
                     && reachedState(state)
                     && (best == MoveGraph.NONE || moves[state] < moves[best])) {
                 best = state;

@@ -2,7 +2,6 @@ package lynchet.core.walk;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.ToDoubleFunction;
 import lynchet.core.map.Link;
 import org.jgrapht.Graph;
 import org.jgrapht.GraphPath;
@@ -66,11 +65,17 @@ public final class Routes {
 
     private final MoveGraph graph;
     private final Ways ways;
+    private final Evidence evidence;
+    /** The number of the position to go to; null: any end. */
+    private final Integer goal;
+
     private final Graph<Integer, Edge> roads = new DirectedWeightedPseudograph<>(Edge.class);
 
-    private Routes(MoveGraph graph) {
+    private Routes(MoveGraph graph, Evidence evidence, Integer goal) {
         this.graph = graph;
         this.ways = new Ways(graph);
+        this.evidence = evidence;
+        this.goal = goal;
     }
 
     /**
@@ -78,69 +83,61 @@ public final class Routes {
      *
      * @param least the fewest different techniques of a route, 1 to {@link #MOST_LEGS}; 2 leaves out what is one thing,
      *     even if it is put on first and finished then
-     * @param chances chance of each link, 0 to 1
-     * @param to a position id; null: to any end, a tap, a pin that counts or points
+     * @param to a position id, reached by what works or by their reaction; null: to any end, a tap, a pin that counts or
+     *     points
      * @throws java.util.NoSuchElementException if a position is not on the map
      */
     public static List<Route> find(
-            MoveGraph graph,
-            Knowledge knowledge,
-            ToDoubleFunction<Link> chances,
-            String from,
-            String to,
-            int least,
-            int k) {
-        graph.map.position(from).orElseThrow();
-        Routes routes = new Routes(graph);
-        routes.build(knowledge, chances, to == null);
-        int goal = to == null
-                ? END
-                : graph.positionIndex.get(graph.map.position(to).orElseThrow().id());
-        return routes.best(graph.positionIndex.get(from), goal, least, k);
+            MoveGraph graph, Knowledge knowledge, Evidence evidence, String from, String to, int least, int k) {
+        int start = graph.stateOf(from);
+        Integer goal = to == null ? null : graph.stateOf(to);
+        if (goal != null && goal == start) {
+            return List.of();
+        }
+        Routes routes = new Routes(graph, evidence, goal);
+        routes.build(knowledge);
+        return routes.best(start, least, k);
     }
 
-    private void build(Knowledge knowledge, ToDoubleFunction<Link> chances, boolean toAnyEnd) {
+    private void build(Knowledge knowledge) {
         roads.addVertex(END);
         for (int state = 0; state < graph.states(); state++) {
             roads.addVertex(state);
         }
         for (int state = 0; state < graph.states(); state++) {
-            for (int move = graph.firstMove[state]; move < graph.firstMove[state + 1]; move++) {
+            int from = state;
+            graph.forEachMove(state, move -> {
                 if (graph.iTry(move) && knowledge.allows(graph, move)) {
-                    road(state, move, chances, toAnyEnd);
+                    road(from, move);
                 }
-            }
+            });
         }
     }
 
-    private void road(int state, int move, ToDoubleFunction<Link> chances, boolean toAnyEnd) {
-        Link link = graph.links.get(graph.link[move]);
-        double works = chances.applyAsDouble(link);
+    private void road(int state, int move) {
+        double works = evidence.chance(graph.link(move));
         boolean mine = graph.isMine(move);
-        double share =
-                LinkEvidence.evenShare(graph.map.reactionsToLink(link.id()).size());
-        double chance = Math.min(1 - 1e-9, Math.max(1e-9, mine ? works : (1 - works) * share));
-        int target = graph.target[move];
-        if (target == MoveGraph.MY_END || toAnyEnd && mine && ways.finishes(move)) {
+        double chance = mine ? works : (1 - works) * evidence.share(graph.reaction(move));
+        int target = graph.target(move);
+        boolean there = target >= 0 && goal != null && graph.positionOf(target) == goal;
+        if (there || goal == null && mine && ways.finishes(move)) {
             add(state, END, move, chance);
         }
-        if (target >= 0 && target != state) {
+        if (target >= 0 && target != state && !there) {
             add(state, target, move, chance);
         }
     }
 
+    /** Weights must be finite and above nothing: what is sure or hopeless is taken as nearly so. */
     private void add(int from, int to, int move, double chance) {
-        Edge edge = new Edge(move, chance);
+        Edge edge = new Edge(move, Math.min(1 - 1e-9, Math.max(1e-9, chance)));
         roads.addEdge(from, to, edge);
-        roads.setEdgeWeight(edge, -Math.log(chance));
+        roads.setEdgeWeight(edge, -Math.log(edge.chance));
     }
 
-    private List<Route> best(int from, int goal, int least, int k) {
+    private List<Route> best(int from, int least, int k) {
         List<Route> routes = new ArrayList<>();
-        if (from == goal) {
-            return routes;
-        }
-        YenShortestPathIterator<Integer, Edge> paths = new YenShortestPathIterator<>(roads, from, goal);
+        YenShortestPathIterator<Integer, Edge> paths = new YenShortestPathIterator<>(roads, from, END);
         for (int looked = 0; looked < MOST_LOOKED_AT && routes.size() < k && paths.hasNext(); looked++) {
             GraphPath<Integer, Edge> path = paths.next();
             if (path.getLength() <= MOST_LEGS && techniques(path) >= least) {
@@ -152,7 +149,7 @@ public final class Routes {
 
     private long techniques(GraphPath<Integer, Edge> path) {
         return path.getEdgeList().stream()
-                .map(edge -> graph.links.get(graph.link[edge.move]).technique())
+                .map(edge -> graph.link(edge.move).technique())
                 .distinct()
                 .count();
     }
@@ -164,9 +161,7 @@ public final class Routes {
         Leg costliest = null;
         for (Edge edge : path.getEdgeList()) {
             Move move = graph.describe(edge.move);
-            String at = graph.positions
-                    .get(graph.positionOf[roads.getEdgeSource(edge)])
-                    .id();
+            String at = graph.position(roads.getEdgeSource(edge)).id();
             Leg leg = leg(move, at, edge.chance);
             legs.add(leg);
             chance *= edge.chance;
@@ -181,7 +176,7 @@ public final class Routes {
     }
 
     private Leg leg(Move move, String at, double chance) {
-        Link tried = graph.map.link(move.link()).orElseThrow();
+        Link tried = graph.map().link(move.link()).orElseThrow();
         String stopped = tried.ifStopped() == null ? at : tried.ifStopped();
         double lost = control(at) - control(stopped);
         return new Leg(
@@ -189,6 +184,6 @@ public final class Routes {
     }
 
     private double control(String position) {
-        return graph.map.position(position).orElseThrow().controlUnder(graph.ruleset);
+        return graph.map().position(position).orElseThrow().controlUnder(graph.ruleset());
     }
 }

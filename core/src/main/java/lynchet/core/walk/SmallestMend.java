@@ -2,9 +2,13 @@ package lynchet.core.walk;
 
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.LinkedList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * The cheapest set of techniques to add so that a severity-3 finding goes away.
@@ -24,6 +28,7 @@ public final class SmallestMend {
     private final Ways ways;
     private final Reach reach;
     private final GettingThere gettingThere;
+    private final Map<String, Set<Integer>> starts = new HashMap<>();
     private GettingThere anyWayThere;
 
     public SmallestMend(MoveGraph graph, Knowledge knowledge) {
@@ -64,13 +69,20 @@ public final class SmallestMend {
             case ONE_ANSWER,
                     OPEN_REACTION,
                     NO_FINISH,
+                    LEFT_OUT,
                     NEED_NOT_MADE,
                     ONE_SIDED,
                     FALL_ORDER,
                     ORDER,
                     VERSION_CLASH,
+                    TOO_EARLY,
+                    DUPLICATE,
+                    STANDARD_DROP,
                     CHAIN_ORPHAN,
-                    CHOOSE_IMPOSSIBLE -> Optional.empty();
+                    CHOOSE_IMPOSSIBLE,
+                    BALANCE,
+                    OVERLOAD,
+                    LADDER_GAP -> Optional.empty();
         };
     }
 
@@ -143,55 +155,66 @@ public final class SmallestMend {
 
     /** Whether the move that mends it may start here: at the position, or where the technique has a link. */
     private boolean startsMend(Finding finding, int state) {
-        if (finding.position() != null) {
-            return graph.positionOf[state] == graph.positionIndex.get(finding.position());
-        }
-        for (int move = graph.firstMove[state]; move < graph.firstMove[state + 1]; move++) {
-            if (isOf(finding.technique(), move)) {
-                return true;
-            }
-        }
-        return false;
+        return finding.position() != null
+                ? graph.position(state).id().equals(finding.position())
+                : startsOf(finding.technique()).contains(graph.positionOf(state));
     }
 
     private boolean isOf(String technique, int move) {
         return graph.isMine(move)
-                && graph.techniques.get(graph.myTechnique[move]).id().equals(technique);
+                && graph.techniques().get(graph.myTechnique(move)).id().equals(technique);
     }
 
     /** The cheapest end of the mend from here; null if there is none, or none cheaper than {@code best}. */
     private GettingThere.Way ending(Finding finding, GettingThere.Way there, GettingThere.Way best) {
         if (finding.code() == Finding.Code.NO_WAY_IN) {
-            return links(there, best, 1, move -> isOf(finding.technique(), move));
+            return cheaper(best, andDone(finding.technique(), there));
         }
-        boolean anyLinkWillDo = ways.control(graph.positionIndex.get(finding.position())) >= Ways.EVEN_ENOUGH;
+        boolean anyLinkWillDo = ways.control(graph.stateOf(finding.position())) >= Ways.EVEN_ENOUGH;
         return anyLinkWillDo
                 ? links(there, best, 1, move -> true)
                 : links(there, best, Ways.ESCAPE_LINKS, ways::escapes);
     }
 
+    /** The numbers of the positions in which links with a technique start. */
+    private Set<Integer> startsOf(String technique) {
+        return starts.computeIfAbsent(technique, id -> graph.links().stream()
+                .filter(link -> link.technique().equals(id))
+                .map(link -> graph.stateOf(link.from()))
+                .collect(Collectors.toSet()));
+    }
+
+    /** Being there, and the technique done if it needs no reaction; it is known, so that it costs nothing. */
+    private GettingThere.Way andDone(String technique, GettingThere.Way there) {
+        GettingThere.Way[] end = {there};
+        graph.forEachMove(there.state(), move -> {
+            if (end[0] == there && isOf(technique, move)) {
+                end[0] = new GettingThere.Way(
+                        graph.target(move), there.bought(), there.cost(), there.moves() + 1, there, move);
+            }
+        });
+        return end[0];
+    }
+
     /** Depth first over at most so many links that I try, as long as they cost less than the best known end. */
     private GettingThere.Way links(
             GettingThere.Way there, GettingThere.Way known, int left, java.util.function.IntPredicate ends) {
-        GettingThere.Way best = known;
-        for (int move = graph.firstMove[there.state()]; move < graph.firstMove[there.state() + 1]; move++) {
-            if (!graph.iTry(move)) {
-                continue;
-            }
-            BitSet bought = purse.buy(there.bought(), move);
+        GettingThere.Way[] best = {known};
+        graph.forEachMove(there.state(), move -> {
+            BitSet bought = graph.iTry(move) ? purse.buy(there.bought(), move) : null;
             if (bought == null) {
-                continue;
+                return;
             }
             int cost = bought == there.bought() ? there.cost() : purse.cost(bought);
             GettingThere.Way next =
-                    new GettingThere.Way(graph.target[move], bought, cost, there.moves() + 1, there, move);
+                    new GettingThere.Way(graph.target(move), bought, cost, there.moves() + 1, there, move);
             if (graph.isMine(move) && ends.test(move)) {
-                best = cheaper(best, next);
-            } else if (left > 1 && next.state() >= 0 && (best == null || cost < best.cost())) {
-                best = links(next, best, left - 1, ends);
+                best[0] = cheaper(best[0], next);
+            } else if (left > 1 && next.state() >= 0 && cost < costOf(best[0])) {
+                best[0] = links(next, best[0], left - 1, ends);
             }
-        }
-        return best;
+        });
+        return best[0];
     }
 
     private Mend describe(GettingThere.Way end, boolean cheapest) {
@@ -202,37 +225,36 @@ public final class SmallestMend {
                 way.addFirst(sentence(at.before().state(), at.move()));
             }
             if (at.state() >= 0) {
-                String position =
-                        graph.positions.get(graph.positionOf[at.state()]).id();
+                String position = graph.position(at.state()).id();
                 if (!position.equals(walk.peekFirst())) {
                     walk.addFirst(position);
                 }
             }
         }
         List<String> techniques = new ArrayList<>(end.bought().stream()
-                .mapToObj(t -> graph.techniques.get(t).id())
+                .mapToObj(t -> graph.techniques().get(t).id())
                 .sorted()
                 .toList());
         return new Mend(techniques, end.cost(), cheapest, way, walk);
     }
 
     private String sentence(int from, int move) {
-        String there = graph.target[move] < 0
+        String there = graph.target(move) < 0
                 ? "tap"
-                : graph.positions.get(graph.positionOf[graph.target[move]]).name();
-        String here = graph.positions.get(graph.positionOf[from]).name();
-        String what = graph.link[move] == MoveGraph.NONE
+                : graph.position(graph.target(move)).name();
+        String here = graph.position(from).name();
+        String what = graph.linkNumber(move) == MoveGraph.NONE
                 ? ""
-                : graph.map
-                        .technique(graph.links.get(graph.link[move]).technique())
+                : graph.map()
+                        .technique(graph.link(move).technique())
                         .orElseThrow()
                         .name();
-        return switch (graph.kind[move]) {
-            case MINE -> here + ": " + what + " to " + there;
-            case THEIRS -> here + ": they do " + what + ", which leaves me at " + there;
+        return switch (graph.kind(move)) {
+            case MINE, MINE_HALFWAY -> here + ": " + what + " to " + there;
+            case THEIRS, THEIRS_HALFWAY -> here + ": they do " + what + ", which leaves me at " + there;
             case THEY_REACT, I_REACT ->
                 here + ": " + (what.isEmpty() ? "" : what + ", ")
-                        + graph.reactions.get(graph.reaction[move]).text() + ", at " + there;
+                        + graph.reaction(move).text() + ", at " + there;
         };
     }
 }

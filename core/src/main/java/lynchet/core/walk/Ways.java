@@ -26,41 +26,42 @@ final class Ways {
     }
 
     double control(int position) {
-        return graph.positions.get(position).controlUnder(graph.ruleset);
+        return graph.positions().get(position).controlUnder(graph.ruleset());
     }
 
     /** Whether a working link of mine gets me out of trouble: a tap, even ground, or back to standing apart. */
     boolean escapes(int move) {
-        int to = graph.target[move];
+        int to = graph.target(move);
         return to == MoveGraph.MY_END
-                || control(graph.positionOf[to]) >= EVEN_ENOUGH
-                || graph.map.stageOf(graph.positions.get(graph.positionOf[to]).id()) == Stage.APART;
+                || control(graph.positionOf(to)) >= EVEN_ENOUGH
+                || graph.map().stageOf(graph.position(to).id()) == Stage.APART;
     }
 
     /** Whether a working link of mine ends it: a tap, a pin that counts, or points. */
     boolean finishes(int move) {
-        int to = graph.target[move];
+        int to = graph.target(move);
         if (to == MoveGraph.MY_END) {
             return true;
         }
-        int position = graph.positionOf[to];
-        Family family = graph.techniques.get(graph.myTechnique[move]).family();
+        int position = graph.positionOf(to);
+        Family family = graph.techniques().get(graph.myTechnique(move)).family();
         return isHeld(position)
-                || graph.ruleset != null
-                        && graph.ruleset.scores(
-                                family,
-                                landing(graph.links.get(graph.link[move]).from()),
-                                landing(graph.positions.get(position).id()));
+                || graph.ruleset() != null
+                        && graph.ruleset()
+                                .scores(
+                                        family,
+                                        landing(graph.link(move).from()),
+                                        landing(graph.positions().get(position).id()));
     }
 
     private Ruleset.Landing landing(String position) {
-        return new Ruleset.Landing(position, graph.map.stageOf(position));
+        return new Ruleset.Landing(position, graph.map().stageOf(position));
     }
 
     /** Whether holding a position counts under the ruleset; without a ruleset, whether it is a hold-down. */
     boolean isHeld(int position) {
-        Position held = graph.positions.get(position);
-        return graph.ruleset == null ? held.pin() : graph.ruleset.countsHeld(held.id());
+        Position held = graph.positions().get(position);
+        return graph.ruleset() == null ? held.pin() : graph.ruleset().countsHeld(held.id());
     }
 
     /** Whether, from any of these states, links that I know get there within so many links. */
@@ -74,17 +75,18 @@ final class Ways {
         }
         while (!queue.isEmpty()) {
             At at = queue.poll();
-            for (int move = graph.firstMove[at.state()]; move < graph.firstMove[at.state() + 1]; move++) {
+            boolean isThere = graph.anyMove(at.state(), move -> {
                 if (!graph.iTry(move) || !knowledge.allows(graph, move)) {
-                    continue;
+                    return false;
                 }
-                if (graph.isMine(move) && there.test(move)) {
-                    return true;
-                }
-                int to = graph.target[move];
+                int to = graph.target(move);
                 if (to >= 0 && at.used() + 1 < links && seen.add(to)) {
                     queue.add(new At(to, at.used() + 1));
                 }
+                return graph.isMine(move) && there.test(move);
+            });
+            if (isThere) {
+                return true;
             }
         }
         return false;

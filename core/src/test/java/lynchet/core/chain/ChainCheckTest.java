@@ -6,14 +6,22 @@ import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import lynchet.core.map.Family;
+import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Hazard;
 import lynchet.core.map.Link;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
+import lynchet.core.safety.Ages;
+import lynchet.core.walk.Evidence;
+import lynchet.core.walk.RandomRounds;
+import lynchet.core.walk.Told;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class ChainCheckTest {
 
@@ -31,7 +39,15 @@ class ChainCheckTest {
     }
 
     private ChainReport check(ChainStep first) {
-        return ChainCheck.check(tiny.map(), new Chain("c", "C", null, null, "guard", first, false), null);
+        return check(chain(first), null, Told.of(tiny.map(), link -> 0.35));
+    }
+
+    private static Chain chain(ChainStep first) {
+        return new Chain("c", "C", null, null, "guard", first, false);
+    }
+
+    private ChainReport check(Chain chain, Ruleset ruleset, Evidence evidence) {
+        return ChainCheck.check(tiny.map(), chain, ruleset, evidence, List.of());
     }
 
     @Test
@@ -84,8 +100,7 @@ class ChainCheckTest {
                 new Turn("shove", step("on-shove")),
                 new Turn("turn", step("on-turn")),
                 new Turn("lean", step("on-lean")));
-        Chain chain = new Chain("c", "C", null, null, "guard", all, false);
-        ChainReport sure = ChainCheck.check(tiny.map(), chain, null, link -> 1);
+        ChainReport sure = check(chain(all), null, Told.of(tiny.map(), link -> 1));
         assertThat(sure.chanceToFinish()).isCloseTo(1, within(1e-12));
         assertThat(check(all).chanceToFinish()).isLessThan(1);
     }
@@ -150,8 +165,8 @@ class ChainCheckTest {
                 false,
                 0,
                 null);
-        Chain chain = new Chain("c", "C", null, null, "guard", step("sweep", new Turn(null, step("arm"))), false);
-        ChainReport report = ChainCheck.check(tiny.map(), chain, rules);
+        ChainReport report =
+                check(chain(step("sweep", new Turn(null, step("arm")))), rules, Told.of(tiny.map(), link -> 0.35));
         assertThat(report.holdsTogether()).isTrue();
         assertThat(report.findings())
                 .filteredOn(f -> f.code() != ChainFinding.Code.OPEN_END)
@@ -164,11 +179,159 @@ class ChainCheckTest {
 
     @Test
     void theLoggedChancesAreUsedWhereThereAreSome() {
-        Chain chain = new Chain("c", "C", null, null, "guard", step("sweep", new Turn(null, step("arm"))), false);
+        Evidence told = new Told(tiny.map(), link -> link.id().equals("arm") ? 0.9 : 0.5, Map.of("post", 0.5));
         ChainReport report =
-                ChainCheck.check(tiny.map(), chain, null, link -> link.id().equals("arm") ? 0.9 : 0.5);
-        assertThat(report.chanceToFinish()).isCloseTo(0.5 * 0.9, within(1e-12));
+                check(chain(step("sweep", new Turn(null, step("arm")), new Turn("post", step("lock")))), null, told);
+        assertThat(report.chanceToFinish()).isCloseTo(0.5 * 0.9 + 0.5 * 0.5 * 0.5, within(1e-12));
         assertThat(report.weakestLink()).isEqualTo("sweep");
+        assertThat(report.weakestChance()).isEqualTo(0.5);
+        // Half post, which is answered; a third drives, which is not: 0.5 of 0.8333.
+        assertThat(report.answeredShare()).isCloseTo(0.5 / (0.5 + 1.0 / 3), within(1e-12));
+    }
+
+    /** A clean throw ends it under one ruleset and pays under the other; a hold-down ends it where it is held at last. */
+    @Test
+    void aCleanThrowOrAHeldPinIsAnEndWhereTheRulesetSaysSo() {
+        tiny.add(TinyMap.card("hip-throw", Family.THROW, 3, List.of(), List.of("side-fall")))
+                .add(TinyMap.card("side-fall", Family.BREAKFALL, 1, List.of(), List.of()))
+                .pair("hold", Stage.LEGS_CLEARED, 2)
+                .link("throw", "guard", "hip-throw", "hold")
+                .link("on", "hold", "step-over", "mount");
+        Evidence told = Told.of(tiny.map(), link -> 0.4);
+        ChainStep thrown = step("throw", new Turn(null, step("on")));
+        Ruleset ends = scoring("ends", true, 0, List.of());
+        assertThat(check(chain(thrown), ends, told).chanceToFinish()).isEqualTo(0.4);
+        assertThat(check(chain(thrown), ends, told).chanceToSettle()).isEqualTo(0.4);
+        assertThat(check(chain(thrown), null, told).chanceToFinish()).isZero();
+        assertThat(check(chain(thrown), null, told).chanceToSettle()).isCloseTo(0.16, within(1e-12));
+
+        Ruleset held = scoring("held", false, 4, List.of(new Ruleset.HeldPin("hold", 20, 0)));
+        assertThat(check(chain(step("throw")), held, told).chanceToFinish()).isEqualTo(0.4);
+        assertThat(check(chain(thrown), held, told).chanceToFinish())
+                .as("who goes on gives up the hold")
+                .isZero();
+        Ruleset pays = scoring("pays", false, 4, List.of(new Ruleset.HeldPin("hold", 20, 2)));
+        assertThat(check(chain(step("throw")), pays, told).chanceToFinish()).isZero();
+    }
+
+    private static Ruleset scoring(String id, boolean throwEnds, int throwPoints, List<Ruleset.HeldPin> pins) {
+        return new Ruleset(
+                id,
+                id,
+                null,
+                null,
+                null,
+                null,
+                List.of(new Ruleset.Points(Family.SWEEP, null, 2, null)),
+                throwEnds,
+                throwPoints,
+                pins,
+                null,
+                5,
+                null,
+                false,
+                0,
+                List.of(new Ruleset.Paid(List.of("guard-x"), 3)));
+    }
+
+    /**
+     * The sweep pays 2 at 0.4; of the 0.6 that fails a third drives through to where they are paid 3, a third posts and is
+     * met by the lock, which pays nothing: 0.8 − 0.6 · 1/3 · 3 = 0.2. A ruleset that forbids a part of it says nothing.
+     */
+    @Test
+    void pointsAreWhatIsExpectedLessWhatTheyGet() {
+        tiny.reactions.removeIf(r -> r.id().equals("drive"));
+        tiny.reaction("drive", "sweep", "mount-x");
+        tiny.add(TinyMap.card("hip-bump", Family.SWEEP, 1, List.of(), List.of()));
+        tiny.rulesets.add(new Ruleset(
+                "points",
+                "P",
+                null,
+                null,
+                null,
+                null,
+                List.of(new Ruleset.Points(Family.SWEEP, null, 2, null)),
+                false,
+                0,
+                null,
+                null,
+                5,
+                null,
+                false,
+                0,
+                List.of(new Ruleset.Paid(List.of("mount"), 3))));
+        tiny.rulesets.add(TinyMap.pinning("strict", "mount", "wrist-lock"));
+        ChainReport report =
+                check(chain(step("sweep", new Turn("post", step("lock")))), null, Told.of(tiny.map(), link -> 0.4));
+        assertThat(report.netPoints()).containsOnlyKeys("points");
+        // 2 for the sweep and 3 for arriving at mount, at 0.4; mount for them at 0.6 · 1/3.
+        assertThat(report.netPoints().get("points")).isCloseTo(0.4 * 5 - 0.6 / 3 * 3, within(1e-12));
+    }
+
+    /** learn 1 + learn 3 + learn 1 and one turn-off: 8 + 16 + 8 + 6; the lock is not for children, the throw needs a fall. */
+    @Test
+    void saysInHowLongItIsTaughtAndToWhom() {
+        tiny.add(TinyMap.card(
+                        "hip-bump",
+                        Family.SWEEP,
+                        3,
+                        3,
+                        List.of(),
+                        List.of("side-fall"),
+                        null,
+                        Set.of(Hazard.LIFT_LEGS)))
+                .add(TinyMap.card("side-fall", Family.BREAKFALL, 1, List.of(), List.of()))
+                .add(TinyMap.card(
+                        "arm-lock", Family.SUBMISSION, 1, 3, List.of(), List.of(), null, Set.of(Hazard.ARM_LOCK)));
+        ChainReport report = check(step("sweep", new Turn(null, step("arm")), new Turn("post", step("lock"))));
+        assertThat(report.taught().minutes()).isEqualTo(8 + 16 + 8 + 6);
+        assertThat(report.taught().ages()).isEqualTo(new Ages(13, 16, false));
+        assertThat(report.taught().falls()).containsExactly("side-fall");
+    }
+
+    @Test
+    void whatItHasInCommonWithOthersIsSaidTheMostFirst() {
+        Chain own = chain(step("sweep", new Turn(null, step("arm"))));
+        Chain same = new Chain("same", "S", null, null, "guard", own.first(), false);
+        Chain half = new Chain("half", "H", null, null, "mount", step("arm"), false);
+        Chain none = new Chain("none", "N", null, null, "guard", step("lock"), false);
+        Chain gone = new Chain("gone", "G", null, null, "mount", step("arm"), true);
+        ChainReport report = ChainCheck.check(
+                tiny.map(), own, null, Told.of(tiny.map(), link -> 0.5), List.of(half, none, gone, own, same));
+        assertThat(report.overlaps()).containsExactly(new Overlap("same", 2, 1), new Overlap("half", 1, 0.5));
+    }
+
+    @Test
+    void whatIsRetiredIsSaidAndHappensNoMore() {
+        ChainStep first = step("sweep", new Turn(null, step("arm")), new Turn("post", step("lock")));
+        tiny.reactions.replaceAll(r -> r.id().equals("post") ? r.asRetired() : r);
+        tiny.links.replaceAll(l -> l.id().equals("arm") ? l.asRetired() : l);
+        ChainReport report = check(first);
+        assertThat(report.findings())
+                .filteredOn(f -> f.code() == ChainFinding.Code.RETIRED)
+                .extracting(ChainFinding::step)
+                .containsExactlyInAnyOrder("2", "1a");
+        assertThat(report.holdsTogether()).isTrue();
+        assertThat(report.chanceToFinish()).isCloseTo(0.35 * 0.35, within(1e-12));
+    }
+
+    /** Against every outcome of a chain, followed from its start to its end; 300 chains that may be quite wrong. */
+    @ParameterizedTest
+    @MethodSource("lynchet.core.map.TinyMap#threeHundredSeeds")
+    void chancesAreThoseOfFollowingEveryOutcome(long seed) {
+        TinyMap made = TinyMap.randomWithRules(seed);
+        GrapplingMap map = made.map();
+        Ruleset ruleset = seed % 3 == 0 ? null : map.ruleset("r").orElseThrow();
+        Evidence evidence = RandomRounds.evidence(map, seed);
+        Chain chain = SlowChain.random(map, seed);
+        SlowChain slow = new SlowChain(map, ruleset, evidence);
+        slow.follow(chain.first(), 1);
+        ChainReport report = ChainCheck.check(map, chain, ruleset, evidence, List.of());
+        assertThat(slow.everything).as("all outcomes").isCloseTo(1, within(1e-9));
+        assertThat(report.chanceToFinish()).isBetween(0.0, 1.0).isCloseTo(slow.finished, within(1e-9));
+        assertThat(report.chanceToSettle()).isBetween(0.0, 1.0).isCloseTo(slow.settled, within(1e-9));
+        assertThat(report.answeredShare()).isBetween(0.0, 1.0);
+        assertThat(report.steps()).extracting(ChainReport.StepAt::reached).allMatch(r -> r >= 0 && r <= 1 + 1e-12);
     }
 
     private List<String> broken(ChainStep first) {

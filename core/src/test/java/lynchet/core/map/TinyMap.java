@@ -43,6 +43,34 @@ public final class TinyMap {
         return card(id, Family.TAKEDOWN, 1, 3, null, null, null, Set.of(), List.of(tag));
     }
 
+    /** An escape that needs a jacket, or must not have one. */
+    public static Technique worn(String id, Jacket jacket) {
+        return new Technique(
+                id,
+                id,
+                null,
+                Family.ESCAPE,
+                null,
+                jacket,
+                true,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                1,
+                3,
+                false);
+    }
+
     /** Every other part of a card is left out. */
     public static Technique card(
             String id,
@@ -150,6 +178,27 @@ public final class TinyMap {
         return Gaps.find(graph, Knowledge.sameLevel(graph, known), Map.of(), false, Set.of());
     }
 
+    /** A ruleset in which holding a position for twenty seconds wins. */
+    public static Ruleset pinning(String id, String position, String... illegal) {
+        return new Ruleset(
+                id,
+                id,
+                null,
+                List.of(illegal),
+                null,
+                List.of("s"),
+                null,
+                false,
+                0,
+                List.of(new Ruleset.HeldPin(position, 20, 0)),
+                null,
+                5,
+                null,
+                false,
+                0,
+                null);
+    }
+
     /** Seeds of {@link #random}, for tests against a slow second way. */
     public static LongStream twoHundredSeeds() {
         return LongStream.rangeClosed(1, 200);
@@ -186,6 +235,46 @@ public final class TinyMap {
             }
         }
         return tiny;
+    }
+
+    /** The same with what may go wrong: something retired, throws, and a ruleset "r" that forbids and ends. */
+    public static TinyMap randomWithRules(long seed) {
+        Random random = new Random(seed * 31);
+        TinyMap tiny = random(seed);
+        String thrown = "t" + random.nextInt(6);
+        if (tiny.links.stream().noneMatch(l -> l.endsInTap() && l.technique().equals(thrown))) {
+            Technique own = tiny.techniques.get(thrown);
+            tiny.add(card(thrown, Family.THROW, own.learn(), own.prerequisites(), List.of()));
+        }
+        int gone = random.nextInt(tiny.links.size());
+        tiny.links.set(gone, tiny.links.get(gone).asRetired());
+        int undone = random.nextInt(tiny.reactions.size());
+        tiny.reactions.set(undone, tiny.reactions.get(undone).asRetired());
+        List<String> illegal = random.nextBoolean() ? List.of("t" + random.nextInt(6)) : List.of();
+        String held = tiny.pairs.get(random.nextInt(tiny.pairs.size())).first().id();
+        List<Ruleset.HeldPin> pins = List.of(new Ruleset.HeldPin(held, 20, random.nextInt(2) * 3));
+        tiny.rulesets.add(new Ruleset(
+                "r",
+                "R",
+                null,
+                illegal,
+                null,
+                List.of("s"),
+                List.of(),
+                random.nextBoolean(),
+                2,
+                pins,
+                null,
+                5,
+                null,
+                false,
+                1,
+                List.of(new Ruleset.Paid(List.of("p0"), 2))));
+        return tiny;
+    }
+
+    public static LongStream threeHundredSeeds() {
+        return LongStream.rangeClosed(1, 300);
     }
 
     public static <T> T pick(List<T> from, Random random) {

@@ -49,7 +49,7 @@ class CautionsTest {
         "TWISTING_LEG_LOCK, FORBID, under 18",
         "PRESSURE_POINT, FORBID, jaw",
         "FRONT_CHOKE, CAUTION, not under 16",
-        "CHOKE, CAUTION, Not under 13",
+        "CHOKE, CAUTION, not under 13",
         "ARM_LOCK, CAUTION, not under 13",
         "SHOULDER_LOCK, CAUTION, not under 13",
         "LEG_LOCK, CAUTION, not under 16",

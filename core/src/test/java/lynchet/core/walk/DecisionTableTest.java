@@ -31,7 +31,7 @@ class DecisionTableTest {
 
     private DecisionTable table(String position, Ruleset ruleset) {
         return DecisionTable.of(
-                tiny.map(), position, ruleset, link -> new Chance(CHANCES.getOrDefault(link.id(), 0.3), 0, 1, 0));
+                tiny.map(), position, ruleset, Told.of(tiny.map(), link -> CHANCES.getOrDefault(link.id(), 0.3)));
     }
 
     @Test

@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import lynchet.core.map.Family;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
 import lynchet.core.map.Need;
 import lynchet.core.map.Position;
@@ -148,6 +150,124 @@ class GapsTest {
         assertThat(TinyMap.gaps(graph, Set.of("throw", "arm-lock")))
                 .extracting(Finding::code)
                 .doesNotContain(Finding.Code.NO_FINISH, Finding.Code.NO_WAY_IN, Finding.Code.OPEN_REACTION);
+    }
+
+    /** Not allowed, or only from where nothing allowed leads: said once, and in nobody's way. */
+    @Test
+    void whatHasNoPlaceUnderARulesetIsSaidOnceAndBlocksNothing() {
+        tiny.link("far", "mount", "front-choke", "lock").pair("lock", Stage.FINISH, 2.8);
+        tiny.link("squeeze", "lock", "squeeze", Link.TAP);
+        tiny.rulesets.add(TinyMap.pinning("pins", "mount", "arm-lock", "front-choke"));
+        MoveGraph graph = MoveGraph.under(tiny.map(), tiny.map().ruleset("pins").orElseThrow());
+        List<Finding> findings = TinyMap.gaps(graph, Set.of("throw", "bridge", "arm-lock", "front-choke", "squeeze"));
+        assertThat(findings)
+                .filteredOn(f -> f.code() == Finding.Code.LEFT_OUT)
+                .singleElement()
+                .returns(1, Finding::severity)
+                .returns("Of no use under pins, and left out: arm-lock, front-choke, squeeze.", Finding::sentence);
+        assertThat(findings).extracting(Finding::code).doesNotContain(Finding.Code.NO_WAY_IN);
+        assertThat(TinyMap.gaps(graph, Set.of("bridge")))
+                .as("it could be taught")
+                .filteredOn(f -> f.code() == Finding.Code.NO_WAY_IN)
+                .extracting(Finding::technique)
+                .containsExactly("bridge");
+    }
+
+    @Test
+    void manyThatHaveNoPlaceAreCounted() {
+        String[] locks = {"a1", "a2", "a3", "a4", "a5", "a6", "a7", "a8"};
+        for (String lock : locks) {
+            tiny.link(lock, "mount", lock, Link.TAP);
+        }
+        tiny.rulesets.add(TinyMap.pinning("pins", "mount", locks));
+        MoveGraph graph = MoveGraph.under(tiny.map(), tiny.map().ruleset("pins").orElseThrow());
+        assertThat(TinyMap.gaps(graph, Set.of(locks)))
+                .extracting(Finding::sentence)
+                .contains("Of no use under pins, and left out: a1, a2, a3, a4, a5, a6 and 2 more.");
+    }
+
+    /** The way in is the position: its reaction may come or not. Nothing that is done alone needs one. */
+    @Test
+    void anAnswerHasAWayInWhereItsPositionIsReached() {
+        assertThat(codes("throw", "choke")).doesNotContain(Tuple.tuple(Finding.Code.NO_WAY_IN, 3, "choke"));
+        assertThat(codes("choke")).contains(Tuple.tuple(Finding.Code.NO_WAY_IN, 3, "choke"));
+        tiny.add(TinyMap.card("roll-fall", Family.BREAKFALL, 1, List.of(), List.of()));
+        tiny.cost("new-one", 2);
+        assertThat(TinyMap.gaps(tiny.graph(), Set.of("throw", "roll-fall", "new-one")))
+                .filteredOn(f -> f.code() == Finding.Code.NO_WAY_IN)
+                .extracting(Finding::sentence)
+                .containsExactly("new-one: no link of the map uses it yet.");
+    }
+
+    /** Without the jacket what needs one is out, links to where one is needed too. */
+    @Test
+    void theJacketIsAskedForWithoutARuleset() {
+        MoveGraph without = MoveGraph.of(
+                new TinyMap()
+                        .add(TinyMap.worn("collar-choke", Jacket.JACKET))
+                        .pair("mount", Stage.LEGS_CLEARED, 2.5)
+                        .link("throw", "s", "throw", "mount")
+                        .link("out", "mount-x", "bridge", "s")
+                        .link("squeeze", "mount", "collar-choke", "s")
+                        .map(),
+                new MoveGraph.Asked(null, Jacket.NO_JACKET, List.of("s"), false));
+        assertThat(TinyMap.gaps(without, Set.of("throw", "bridge", "collar-choke")))
+                .extracting(Finding::sentence)
+                .contains("Of no use without a jacket, and left out: collar-choke.", "mount: nothing to do from here.");
+    }
+
+    /** Two links to the tap are near enough, three are not; a held pin and a score of the ruleset are finishes too. */
+    @Test
+    void aFinishIsNoFurtherThanTwoLinks() {
+        TinyMap near = new TinyMap()
+                .pair("ahead", Stage.LEGS_CLEARED, 2)
+                .pair("lock", Stage.FINISH, 1.9)
+                .pair("between", Stage.LEGS_CLEARED, 1.9)
+                .link("throw", "s", "throw", "ahead")
+                .link("sit", "ahead-x", "sit", "s")
+                .link("on", "ahead", "on", "lock")
+                .link("end", "lock", "squeeze", Link.TAP);
+        assertThat(TinyMap.gaps(near.graph(), Set.of("throw", "on", "squeeze")))
+                .extracting(Finding::code)
+                .doesNotContain(Finding.Code.NO_FINISH);
+        near.links.set(2, near.link("via", "ahead", "on", "between").links.remove(4));
+        near.link("last", "between", "on", "lock");
+        assertThat(TinyMap.gaps(near.graph(), Set.of("throw", "on", "squeeze")))
+                .filteredOn(f -> f.code() == Finding.Code.NO_FINISH)
+                .extracting(Finding::position)
+                .containsExactly("ahead");
+        near.rulesets.add(TinyMap.pinning("pins", "between"));
+        MoveGraph pins = MoveGraph.under(near.map(), near.map().ruleset("pins").orElseThrow());
+        assertThat(TinyMap.gaps(pins, Set.of("throw", "on", "squeeze")))
+                .extracting(Finding::code)
+                .doesNotContain(Finding.Code.NO_FINISH);
+    }
+
+    /** Control 1.9 is not well ahead, 2 is; at −0.5 one answer is a note, below it a warning. */
+    @Test
+    void theBoundariesOfBeingAheadAndBehind() {
+        TinyMap edge = new TinyMap()
+                .pair("even", Stage.LEGS_CLEARED, 0.5)
+                .pair("under", Stage.LEGS_CLEARED, 0.6)
+                .pair("almost", Stage.LEGS_CLEARED, 1.9)
+                .pair("ahead", Stage.LEGS_CLEARED, 2);
+        for (String place : List.of("even", "under", "almost", "ahead")) {
+            edge.link("to-" + place, "s", "in", place).link("from-" + place, place + "-x", "out", "s");
+            edge.link("stay-" + place, place, "stay", place);
+        }
+        assertThat(TinyMap.gaps(edge.graph(), Set.of("in", "out", "stay")))
+                .filteredOn(f -> f.code() == Finding.Code.NO_FINISH)
+                .extracting(Finding::position)
+                .containsExactly("ahead");
+        assertThat(TinyMap.gaps(edge.graph(), Set.of("in", "out", "stay")))
+                .filteredOn(
+                        f -> f.code() == Finding.Code.ONE_ANSWER && f.position().endsWith("-x"))
+                .extracting(Finding::position, Finding::severity)
+                .containsExactlyInAnyOrder(
+                        Tuple.tuple("even-x", 1),
+                        Tuple.tuple("under-x", 2),
+                        Tuple.tuple("almost-x", 2),
+                        Tuple.tuple("ahead-x", 2));
     }
 
     @Test

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
 import lynchet.core.map.Position;
 import lynchet.core.map.Reaction;
@@ -56,6 +57,26 @@ class ReachTest {
         Reach reach = Reach.of(graph, Knowledge.sameLevel(graph, Set.of("pull", "drag", "sweep")));
         assertThat(reach.moves("back")).hasValue(3);
         assertThat(reach.way("back")).extracting(Move::reaction).containsExactly(null, "post", null);
+    }
+
+    /** What half works and what is stopped leads on only where that is asked for; theirs leaves me at the counterpart. */
+    @Test
+    void halfwayCountsOnlyWhenAsked() {
+        TinyMap tiny = new TinyMap()
+                .pair("mount", Stage.LEGS_CLEARED, 2.5)
+                .pair("half", Stage.HALF_DOWN, 0.4)
+                .pair("under", Stage.HALF_DOWN, 0.3)
+                .cost("throw", 1);
+        tiny.links.add(new Link("in", "s", "throw", null, null, null, null, "mount", "half", "under-x", null, false));
+        Knowledge all = Knowledge.sameLevel(tiny.graph(), Set.of("throw"));
+        assertThat(Reach.of(tiny.graph(), all).reached("half")).isFalse();
+        MoveGraph asked = MoveGraph.of(tiny.map(), new MoveGraph.Asked(null, Jacket.EITHER, List.of("s"), true));
+        Reach reach = Reach.of(asked, all);
+        assertThat(List.of("mount", "half", "half-x", "under", "under-x")).allMatch(reach::reached);
+        assertThat(reach.way("half")).containsExactly(new Move(Move.Kind.MINE_HALFWAY, "in", null, "half"));
+        assertThat(reach.way("under")).containsExactly(new Move(Move.Kind.THEIRS_HALFWAY, "in", null, "under"));
+        assertThat(Routes.find(asked, all, Told.of(tiny.map(), link -> 0.5), "s", "half", 1, 1))
+                .isEmpty();
     }
 
     /** The same question answered the slow way: a set of (position, reaction, whose answer) grown until it stands. */

@@ -4,16 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
+import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Position;
+import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
 import lynchet.core.map.Technique;
 import lynchet.core.map.TinyMap;
@@ -33,7 +32,7 @@ class RoutesTest {
         return Routes.find(
                 tiny.graph(),
                 everything(tiny.graph()),
-                link -> chances.getOrDefault(link.id(), 0.35),
+                Told.of(tiny.map(), link -> chances.getOrDefault(link.id(), 0.35)),
                 "s",
                 to,
                 least,
@@ -41,7 +40,7 @@ class RoutesTest {
     }
 
     private static Knowledge everything(MoveGraph graph) {
-        Set<String> all = graph.techniques.stream().map(Technique::id).collect(Collectors.toSet());
+        Set<String> all = graph.techniques().stream().map(Technique::id).collect(Collectors.toSet());
         return Knowledge.sameLevel(graph, all);
     }
 
@@ -123,75 +122,79 @@ class RoutesTest {
         assertThatThrownBy(() -> routes(twoWays(), Map.of(), "nowhere", 5)).hasMessageContaining("No value");
     }
 
-    /** Against every loopless walk, tried one after the other. */
+    /** The only way to b is their reaction, which carries me there. */
+    @Test
+    void aGoalMayBeReachedByWhatTheyDo() {
+        TinyMap tiny = new TinyMap()
+                .pair("a", Stage.LEGS_BETWEEN, 0.5)
+                .pair("b", Stage.LEGS_CLEARED, 0.9)
+                .link("s-a", "s", "t1", "a")
+                .reaction("falls", "s-a", "b");
+        assertThat(routes(tiny, Map.of("s-a", 0.6), "b", 5)).singleElement().satisfies(route -> {
+            assertThat(route.legs().get(0).reaction()).isEqualTo("falls");
+            assertThat(route.chance()).isCloseTo(0.4 / 2, within(1e-9));
+        });
+    }
+
+    /** Two of three failures meet a post: its share is told by the rounds, not even. */
+    @Test
+    void sharesComeFromTheEvidence() {
+        TinyMap tiny = new TinyMap()
+                .pair("a", Stage.LEGS_BETWEEN, 0.5)
+                .pair("b", Stage.LEGS_CLEARED, 0.9)
+                .link("s-a", "s", "t1", "a")
+                .reaction("post", "s-a", "b");
+        Evidence told = new Told(tiny.map(), link -> 0.4, Map.of("post", 2.0 / 3));
+        assertThat(Routes.find(tiny.graph(), everything(tiny.graph()), told, "s", "b", 1, 1))
+                .singleElement()
+                .satisfies(route -> assertThat(route.chance()).isCloseTo(0.6 * 2 / 3, within(1e-9)));
+    }
+
+    /** A held pin that the ruleset counts and points that it pays end a route as a tap does; eight legs are the most. */
+    @Test
+    void pinsAndPointsAreEndsAndEightLegsAreTheMost() {
+        TinyMap tiny = new TinyMap().pair("hold", Stage.LEGS_CLEARED, 2).link("to-hold", "s", "t1", "hold");
+        tiny.rulesets.add(TinyMap.pinning("pins", "hold"));
+        MoveGraph pins = MoveGraph.under(tiny.map(), tiny.map().ruleset("pins").orElseThrow());
+        assertThat(Routes.find(pins, everything(pins), Told.of(tiny.map(), link -> 0.5), "s", null, 1, 5))
+                .extracting(RoutesTest::links)
+                .containsExactly(List.of("to-hold"));
+        assertThat(routes(tiny, Map.of(), null, 5))
+                .as("no ruleset, no pin card")
+                .isEmpty();
+
+        TinyMap far = new TinyMap();
+        String from = "s";
+        for (int i = 1; i <= Routes.MOST_LEGS + 1; i++) {
+            far.pair("p" + i, Stage.LEGS_BETWEEN, 0.5).link("l" + i, from, "t" + i, "p" + i);
+            from = "p" + i;
+        }
+        assertThat(routes(far, Map.of(), "p" + Routes.MOST_LEGS, 1)).hasSize(1);
+        assertThat(routes(far, Map.of(), "p" + (Routes.MOST_LEGS + 1), 1)).isEmpty();
+    }
+
+    /** Against every loopless walk over the map itself, tried one after the other, under rules and with random rounds. */
     @ParameterizedTest
-    @MethodSource("lynchet.core.map.TinyMap#twoHundredSeeds")
+    @MethodSource("lynchet.core.map.TinyMap#threeHundredSeeds")
     void findsWhatTryingEverythingFinds(long seed) {
-        TinyMap tiny = TinyMap.random(seed);
-        MoveGraph graph = tiny.graph();
-        ToDoubleFunction<Link> chances =
-                link -> 0.2 + 0.05 * Math.floorMod(link.id().hashCode(), 13);
-        for (Position to : graph.positions) {
-            List<Double> slow = new ArrayList<>();
-            walk(
-                    graph,
-                    chances,
-                    graph.positionIndex.get("s"),
-                    graph.positionIndex.get(to.id()),
-                    1,
-                    0,
-                    new HashSet<>(Set.of(0)),
-                    slow);
-            List<Double> best =
-                    slow.stream().sorted(Comparator.reverseOrder()).limit(3).toList();
-            List<Double> fast = Routes.find(graph, everything(graph), chances, "s", to.id(), 1, 3).stream()
-                    .map(Route::chance)
-                    .toList();
-            assertThat(fast).as(to.id()).hasSameSizeAs(best);
-            for (int i = 0; i < best.size(); i++) {
-                assertThat(fast.get(i)).isCloseTo(best.get(i), within(1e-9));
-            }
+        GrapplingMap map = TinyMap.randomWithRules(seed).map();
+        Ruleset ruleset = seed % 3 == 0 ? null : map.ruleset("r").orElseThrow();
+        MoveGraph graph = ruleset == null ? MoveGraph.from(map, List.of("s")) : MoveGraph.under(map, ruleset);
+        Evidence evidence = RandomRounds.evidence(map, seed);
+        SlowRoutes slow = new SlowRoutes(map, ruleset, evidence);
+        for (Position to : map.positions()) {
+            same(Routes.find(graph, everything(graph), evidence, "s", to.id(), 1, 3), slow.to("s", to.id()), to.id());
         }
+        same(Routes.find(graph, everything(graph), evidence, "s", null, 1, 3), slow.to("s", null), "any end");
     }
 
-    private static void walk(
-            MoveGraph graph,
-            ToDoubleFunction<Link> chances,
-            int state,
-            int goal,
-            double chance,
-            int legs,
-            Set<Integer> been,
-            List<Double> found) {
-        if (state == goal && legs > 0) {
-            found.add(chance);
-            return;
+    private static void same(List<Route> fast, List<Double> all, String what) {
+        List<Double> best =
+                all.stream().sorted(Comparator.reverseOrder()).limit(3).toList();
+        assertThat(fast).as(what).hasSameSizeAs(best);
+        for (int i = 0; i < best.size(); i++) {
+            assertThat(fast.get(i).chance()).as(what).isBetween(0.0, 1.0).isCloseTo(best.get(i), within(1e-6));
         }
-        if (legs == Routes.MOST_LEGS) {
-            return;
-        }
-        for (int move = graph.firstMove[state]; move < graph.firstMove[state + 1]; move++) {
-            int to = graph.target[move];
-            if (!graph.iTry(move) || to < 0 || been.contains(to)) {
-                continue;
-            }
-            Link link = graph.links.get(graph.link[move]);
-            double works = chances.applyAsDouble(link);
-            double p = graph.isMine(move)
-                    ? works
-                    : (1 - works) / (graph.map.reactionsToLink(link.id()).size() + 1);
-            if (graph.isMine(move) && entered(graph, been, to)) {
-                continue;
-            }
-            Set<Integer> next = new HashSet<>(been);
-            next.add(to);
-            walk(graph, chances, to, goal, chance * p, legs + 1, next, found);
-        }
-    }
-
-    /** Whether a link that works would enter a position where I began or that one entered before. */
-    private static boolean entered(MoveGraph graph, Set<Integer> been, int to) {
-        return to < graph.positions.size() && been.contains(to);
     }
 
     /** Failing at mount costs 2.4 − 0.5 = 1.9 where it leaves me in guard, and nothing where it leaves me where I was. */
@@ -207,8 +210,8 @@ class RoutesTest {
                 new Link("finish", "mount", "choke", null, null, null, null, Link.TAP, null, "guard", null, false));
         MoveGraph graph = tiny.graph();
         Knowledge all = Knowledge.sameLevel(graph, Set.of("sweep", "choke"));
-        Routes.Route route =
-                Routes.find(graph, all, link -> 0.5, "guard", null, 1, 1).get(0);
+        Routes.Route route = Routes.find(graph, all, Told.of(graph.map(), link -> 0.5), "guard", null, 1, 1)
+                .get(0);
         assertThat(route.costliest()).isEqualTo("finish");
         assertThat(route.legs()).extracting(Routes.Leg::stopped).containsExactly("guard", "guard");
         assertThat(route.legs()).extracting(Routes.Leg::cost).containsExactly(0.0, 1.9);

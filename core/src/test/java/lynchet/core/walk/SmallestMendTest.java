@@ -142,7 +142,7 @@ class SmallestMendTest {
             Set<String> with = new HashSet<>(known);
             for (int t = 0; t < 6; t++) {
                 if ((bits >> t & 1) == 1) {
-                    with.addAll(graph.map.withPrerequisites("t" + t));
+                    with.addAll(graph.map().withPrerequisites("t" + t));
                 }
             }
             boolean gone = TinyMap.gaps(graph, with).stream()
@@ -151,7 +151,7 @@ class SmallestMendTest {
                             && java.util.Objects.equals(f.technique(), finding.technique()));
             int cost = with.stream()
                     .filter(t -> !known.contains(t))
-                    .mapToInt(t -> graph.map.technique(t).orElseThrow().learn())
+                    .mapToInt(t -> graph.map().technique(t).orElseThrow().learn())
                     .sum();
             if (gone && best.filter(b -> b <= cost).isEmpty()) {
                 best = Optional.of(cost);

@@ -101,6 +101,11 @@ class ChainController {
     private ChainReport report(Chain chain, String ruleset) {
         Snapshot snapshot = taught.now();
         RoundEvidence evidence = rounds.evidence(snapshot.map());
-        return ChainCheck.check(snapshot.map(), chain, snapshot.ruleset(ruleset), evidence::estimate);
+        return ChainCheck.check(
+                snapshot.map(),
+                chain,
+                snapshot.ruleset(ruleset),
+                evidence,
+                snapshot.taught().chains());
     }
 }

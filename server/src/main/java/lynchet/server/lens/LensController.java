@@ -143,7 +143,7 @@ class LensController {
         Ladder ladder = eyes.ladder() != null
                 ? eyes.ladder()
                 : taught.now().ladders().stream().findFirst().orElse(null);
-        return Routes.find(eyes.graph(), eyes.against(false), evidence::estimate, from, to, least, k).stream()
+        return Routes.find(eyes.graph(), eyes.against(false), evidence, from, to, least, k).stream()
                 .map(route -> new RouteView(
                         route,
                         ladder == null ? null : ladder.id(),

@@ -73,7 +73,7 @@ class MapController {
         RoundEvidence evidence = rounds.evidence(snapshot.map());
         return ResponseEntity.ok()
                 .eTag(ETags.of(snapshot.map().pairOf(id)))
-                .body(DecisionTable.of(snapshot.map(), id, snapshot.ruleset(ruleset), evidence::of));
+                .body(DecisionTable.of(snapshot.map(), id, snapshot.ruleset(ruleset), evidence));
     }
 
     @GetMapping("/techniques/{id}")
@@ -83,7 +83,7 @@ class MapController {
         RoundEvidence evidence = rounds.evidence(map);
         List<Use> uses = map.links().stream()
                 .filter(link -> link.technique().equals(id) && !link.retired())
-                .map(link -> new Use(link.id(), link.from(), link.when(), link.to(), evidence.of(link)))
+                .map(link -> new Use(link.id(), link.from(), link.when(), link.to(), evidence.works(link)))
                 .toList();
         TechniqueCard card = new TechniqueCard(technique, Cautions.of(technique, map), uses);
         return ResponseEntity.ok().eTag(ETags.of(technique)).body(card);

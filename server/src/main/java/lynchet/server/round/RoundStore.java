@@ -1,14 +1,17 @@
 package lynchet.server.round;
 
 import jakarta.persistence.EntityManager;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.round.Logged;
 import lynchet.core.round.Round;
 import lynchet.core.round.RoundEvidence;
+import lynchet.core.round.RoundFilter;
 import lynchet.server.keep.PartStore;
 import lynchet.server.keep.Remembered;
 import lynchet.server.keep.Sql;
@@ -20,10 +23,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class RoundStore extends PartStore<Round, RoundRow> {
 
-    private record Known(GrapplingMap map, List<RoundEvidence.LinkTally> tallies, RoundEvidence evidence) {}
+    private record Known(GrapplingMap map, List<Logged> logged, RoundEvidence evidence) {}
 
     private final JdbcTemplate jdbc;
-    private final Remembered<List<RoundEvidence.LinkTally>> tallies = new Remembered<>();
+    private final Remembered<List<Logged>> counted = new Remembered<>();
     private volatile Known known;
 
     RoundStore(EntityManager entities, JdbcTemplate jdbc) {
@@ -33,37 +36,77 @@ public class RoundStore extends PartStore<Round, RoundRow> {
 
     /** How well the links of this map work; worked out anew when the map or a round has changed. */
     public RoundEvidence evidence(GrapplingMap map) {
-        List<RoundEvidence.LinkTally> now = tallies.get(this::tally);
+        List<Logged> now = counted.get(() -> count(RoundFilter.ALL));
         Known so = known;
-        if (so == null || so.map() != map || so.tallies() != now) {
-            so = new Known(map, now, RoundEvidence.of(map, now));
+        if (so == null || so.map() != map || so.logged() != now) {
+            so = new Known(map, now, RoundEvidence.of(map, now, true));
             known = so;
         }
         return so.evidence();
     }
 
-    private List<RoundEvidence.LinkTally> tally() {
+    /** The same of some rounds only. */
+    public RoundEvidence evidence(GrapplingMap map, RoundFilter filter) {
+        return filter.equals(RoundFilter.ALL)
+                ? evidence(map)
+                : RoundEvidence.of(map, count(filter), filter.student() == null);
+    }
+
+    /** What {@link Logged#count} says of the rounds that are kept, counted by the database. */
+    List<Logged> count(RoundFilter filter) {
+        StringBuilder where = new StringBuilder(" where true");
+        List<Object> values = new ArrayList<>();
+        String mine = "true";
+        if (filter.student() != null) {
+            mine = "(case e.who when 'FIRST' then r.first_student else r.second_student end = ?)";
+            values.add(filter.student());
+            where.append(" and (r.first_student = ? or r.second_student = ?)");
+            values.add(filter.student());
+            values.add(filter.student());
+        }
+        narrow(where, values, "r.at >= ?", filter.from() == null ? null : filter.from().atOffset(ZoneOffset.UTC));
+        narrow(where, values, "r.at < ?", filter.until() == null ? null : filter.until().atOffset(ZoneOffset.UTC));
+        narrow(where, values, "r.ruleset = ?", filter.ruleset());
+        narrow(where, values, "r.kind = ?", filter.kind() == null ? null : filter.kind().name());
         return jdbc.query(
-                "select link, count(*), sum(case outcome when 'WORKED' then 1.0 when 'PARTIAL' then 0.5 else 0.0 end)"
-                        + " from round_event where link is not null and intent = 'TRY' group by link order by link",
-                (row, n) -> new RoundEvidence.LinkTally(row.getString(1), row.getInt(2), row.getDouble(3)));
+                "select mine, begins, link, position, reaction, intent, outcome, count(*) from (select " + mine
+                        + " as mine, e.place = 0 as begins, e.link, e.position, e.reaction, e.intent, e.outcome"
+                        + " from round_event e join round r on r.id = e.round" + where
+                        + ") group by mine, begins, link, position, reaction, intent, outcome",
+                (row, n) -> new Logged(
+                        row.getBoolean(1),
+                        row.getBoolean(2),
+                        row.getString(3),
+                        row.getString(4),
+                        row.getString(5),
+                        Round.Intent.valueOf(row.getString(6)),
+                        Round.Outcome.valueOf(row.getString(7)),
+                        row.getInt(8)),
+                values.toArray());
+    }
+
+    private static void narrow(StringBuilder where, List<Object> values, String condition, Object value) {
+        if (value != null) {
+            where.append(" and ").append(condition);
+            values.add(value);
+        }
     }
 
     @Override
     public void add(List<Round> things) {
-        tallies.changed();
+        counted.changed();
         super.add(things);
     }
 
     @Override
     public void change(List<Round> things) {
-        tallies.changed();
+        counted.changed();
         super.change(things);
     }
 
     @Override
     public void remove(Collection<String> ids) {
-        tallies.changed();
+        counted.changed();
         super.remove(ids);
     }
 

@@ -15,11 +15,11 @@ import lynchet.core.mat.Side;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.rank.Ladder;
 import lynchet.core.round.Round;
+import lynchet.core.round.RoundEvidence;
 import lynchet.core.round.Round.Event;
 import lynchet.core.round.Round.Intent;
 import lynchet.core.round.Round.Outcome;
 import lynchet.core.round.Round.Who;
-import lynchet.core.walk.LinkEvidence;
 
 /** Sixty rounds walked over the map: live ones in class, and an internal tournament in which many met one choke. */
 final class DemoRounds {
@@ -31,12 +31,14 @@ final class DemoRounds {
             List.of("even-grips", "standing-apart", "closed-guard", "half-guard-bottom", "turtle");
 
     private final GrapplingMap map;
+    private final RoundEvidence usual;
     private final List<Ladder> ladders;
     private final Random random;
     private final Map<String, Set<String>> known = new HashMap<>();
 
     DemoRounds(GrapplingMap map, List<Ladder> ladders, Random random) {
         this.map = map;
+        this.usual = RoundEvidence.withoutRounds(map);
         this.ladders = ladders;
         this.random = random;
     }
@@ -135,7 +137,7 @@ final class DemoRounds {
             }
             Reaction reaction = reaction(link);
             boolean works = random.nextDouble()
-                    < LinkEvidence.prior(map.technique(link.technique()).orElseThrow()) + 0.12;
+                    < usual.chance(link) + 0.12;
             events.add(event(
                     second0,
                     who,

@@ -1,0 +1,60 @@
+package lynchet.core.round;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The same thing logged so many times.
+ *
+ * @param mine whether the one who is asked about did it; what everybody did is mine
+ * @param begins whether it was the first thing of its round
+ * @param link id of the link tried; null for a change of position without a name
+ * @param position id of the position that whoever did it is in afterwards; null: where the link says
+ * @param reaction id of the other one's reaction; null: none that has a name
+ */
+public record Logged(
+        boolean mine,
+        boolean begins,
+        @Nullable String link,
+        @Nullable String position,
+        @Nullable String reaction,
+        Round.Intent intent,
+        Round.Outcome outcome,
+        int count) {
+
+    private record What(
+            boolean mine,
+            boolean begins,
+            String link,
+            String position,
+            String reaction,
+            Round.Intent intent,
+            Round.Outcome outcome) {}
+
+    /** What rounds say, counted; each thing once with its number. */
+    public static List<Logged> count(List<Round> rounds, RoundFilter filter) {
+        Map<What, Integer> counts = new LinkedHashMap<>();
+        for (Round round : rounds) {
+            if (!filter.takes(round)) {
+                continue;
+            }
+            boolean begins = true;
+            for (Round.Event e : round.events()) {
+                String who = e.who() == Round.Who.FIRST ? round.first() : round.second();
+                boolean mine = filter.student() == null || filter.student().equals(who);
+                counts.merge(
+                        new What(mine, begins, e.link(), e.position(), e.reaction(), e.intent(), e.outcome()),
+                        1,
+                        Integer::sum);
+                begins = false;
+            }
+        }
+        List<Logged> all = new ArrayList<>();
+        counts.forEach((w, n) ->
+                all.add(new Logged(w.mine, w.begins, w.link, w.position, w.reaction, w.intent, w.outcome, n)));
+        return List.copyOf(all);
+    }
+}

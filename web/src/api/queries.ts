@@ -185,8 +185,7 @@ export const useChanges = (since: string | null) =>
 export const useLegal = (rules: string | null) =>
   useQuery<Legal>({
     queryKey: ['map', 'legal', rules],
-    queryFn: () =>
-      read(`/map/legal?${rules?.startsWith('jacket:') ? `jacket=${rules.slice(7)}` : `ruleset=${rules}`}`),
+    queryFn: () => read(ruled('/map/legal', rules)),
     enabled: rules !== null,
   });
 
@@ -203,13 +202,21 @@ export type Eyes = { kind: 'club' } | { kind: 'rank'; id: string } | { kind: 'st
 
 const through = (eyes: Eyes) => (eyes.kind === 'club' ? '' : `${eyes.kind}=${encodeURIComponent(eyes.id)}`);
 
-/** Under which ruleset, and against whom: "same" class-mates, or "anyone". */
-export type Terms = { ruleset: string | null; against: 'same' | 'anyone' };
+/** A ruleset, or "jacket:NO_JACKET", as the server asks for it; null: everything. */
+const byRules = (rules: string | null) => {
+  if (!rules) return '';
+  return rules.startsWith('jacket:') ? `&jacket=${rules.slice(7)}` : `&ruleset=${rules}`;
+};
 
-const EVERYDAY: Terms = { ruleset: null, against: 'same' };
+const ruled = (path: string, rules: string | null) => (rules ? `${path}?${byRules(rules).slice(1)}` : path);
 
-const under = ({ ruleset, against }: Terms) =>
-  `${ruleset ? `&ruleset=${ruleset}` : ''}${against === 'same' ? '' : `&against=${against}`}`;
+/** Under which ruleset or with which jacket, and against whom: "same" class-mates, or "anyone". */
+export type Terms = { rules: string | null; against: 'same' | 'anyone' };
+
+const EVERYDAY: Terms = { rules: null, against: 'same' };
+
+const under = ({ rules, against }: Terms) =>
+  `${byRules(rules)}${against === 'same' ? '' : `&against=${against}`}`;
 
 export const useGaps = (eyes: Eyes, on: boolean, terms = EVERYDAY) =>
   useQuery<Finding[]>({
@@ -234,12 +241,12 @@ export const useReach = (eyes: Eyes, on: boolean, terms = EVERYDAY) =>
   });
 
 /** The most likely routes from a position; `to` "any" for any end, without those that end at once. */
-export const useRoutes = (eyes: Eyes, from: string | null, to: string | null, ruleset: string | null) =>
+export const useRoutes = (eyes: Eyes, from: string | null, to: string | null, rules: string | null) =>
   useQuery<RouteView[]>({
-    queryKey: ['map', 'routes', eyes, from, to, ruleset],
+    queryKey: ['map', 'routes', eyes, from, to, rules],
     queryFn: () =>
       read(
-        `/map/routes?from=${from}&${to === 'any' ? 'end=any&least=2' : `to=${to}`}&k=5&${through(eyes)}${ruleset ? `&ruleset=${ruleset}` : ''}`,
+        `/map/routes?from=${from}&${to === 'any' ? 'end=any&least=2' : `to=${to}`}&k=5&${through(eyes)}${byRules(rules)}`,
       ),
     enabled: from !== null && to !== null,
   });
@@ -254,15 +261,23 @@ export const useLadderCheck = (ladder: string | undefined) =>
     enabled: ladder !== undefined,
   });
 
-export const useChains = (enabled = true) =>
-  useQuery<ChainView[]>({ queryKey: ['chains'], queryFn: () => read('/chains'), enabled });
-
-export const useChain = (id: string | null) =>
-  useQuery<{ value: ChainView; tag: string }>({
-    queryKey: ['chains', id],
-    queryFn: () => readTagged(`/chains/${id}`),
-    enabled: id !== null,
+/** All chains; under a ruleset they end as it says. */
+export const useChains = (enabled = true, rules: string | null = null) =>
+  useQuery<ChainView[]>({
+    queryKey: rules ? ['chains', 'under', rules] : ['chains'],
+    queryFn: () => read(ruled('/chains', rules)),
+    enabled,
+    placeholderData: (before) => before,
   });
+
+/** One chain with its tag, under a ruleset or none. */
+export const chainQuery = (id: string | null, rules: string | null) => ({
+  queryKey: ['chains', id, rules],
+  queryFn: () => readTagged<ChainView>(ruled(`/chains/${id}`, rules)),
+});
+
+export const useChain = (id: string | null, rules: string | null = null) =>
+  useQuery<{ value: ChainView; tag: string }>({ ...chainQuery(id, rules), enabled: id !== null });
 
 /** Whom to list, and in which order. */
 export type RosterWanted = {

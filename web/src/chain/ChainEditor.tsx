@@ -2,8 +2,8 @@ import { Button } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useNavigate, useParams } from 'react-router';
-import { Problem, readTagged, send, sendEdit } from '../api/client';
-import { type MapIndex, useChain, useChains, useMap, useSession } from '../api/queries';
+import { Problem, send, sendEdit } from '../api/client';
+import { chainQuery, type MapIndex, useChain, useChains, useMap, useSession } from '../api/queries';
 import type { Chain, ChainReport, ChainView, Session } from '../api/types';
 import { freeId, NEW } from '../form/fields';
 import { isBlank } from '../form/limits';
@@ -17,6 +17,7 @@ import { ChainHead } from './ChainHead';
 import { Drawing } from './Drawing';
 import { Findings } from './Findings';
 import { Outline } from './Outline';
+import { useChainRules } from './rules';
 import { type Draft, useStoredDraft } from './storedDraft';
 import { inCoreOrder } from './tree';
 
@@ -30,6 +31,9 @@ const NOTHING: ChainReport = {
   chanceToSettle: 0,
   weakestLink: null,
   weakestChance: 0,
+  taught: { minutes: 0, ages: { from: 0, shownBelow: 0, never: false }, falls: [] },
+  netPoints: {},
+  overlaps: [],
   steps: [],
   findings: [],
 };
@@ -38,7 +42,8 @@ const NOTHING: ChainReport = {
 export function ChainEditorPage() {
   const { id = '' } = useParams();
   const isNew = id === NEW;
-  const chain = useChain(isNew ? null : id);
+  const [rules] = useChainRules();
+  const chain = useChain(isNew ? null : id, rules);
   const map = useMap();
   return (
     <Loaded query={map}>
@@ -64,6 +69,7 @@ type Props = { kept: Chain; tag: string | null; report: ChainReport; map: MapInd
 
 function Editor({ kept, tag, report: keptReport, map }: Props) {
   const session = useSession();
+  const [rules] = useChainRules();
   const [draft, setDraft] = useStoredDraft({ chain: kept, tag });
   const { chain } = draft;
   const isChanged = JSON.stringify(chain) !== JSON.stringify(kept);
@@ -74,8 +80,12 @@ function Editor({ kept, tag, report: keptReport, map }: Props) {
 
   const [checked] = useDebouncedValue(chain, 150);
   const check = useQuery<ChainReport>({
-    queryKey: ['chain-check', checked],
-    queryFn: () => send('POST', '/chains/check', { ...checked, name: checked.name || 'A new chain' }),
+    queryKey: ['chain-check', checked, rules],
+    queryFn: () =>
+      send('POST', `/chains/check${rules ? `?ruleset=${rules}` : ''}`, {
+        ...checked,
+        name: checked.name || 'A new chain',
+      }),
     enabled: mayWrite && isChanged && chain.start !== '',
     placeholderData: (before) => before,
   });
@@ -144,13 +154,13 @@ function useKeeping(kept: Chain, { chain, tag }: Draft, setDraft: (draft: Draft)
   const navigate = useNavigate();
   const undo = useUndo();
   const chains = useChains();
+  const [rules] = useChainRules();
   const fresh = (id: string) =>
-    client.fetchQuery<{ value: ChainView; tag: string }>({
-      queryKey: ['chains', id],
-      staleTime: 0,
-      queryFn: () => readTagged(`/chains/${id}`),
-    });
-  const listed = () => client.invalidateQueries({ queryKey: ['chains'], exact: true });
+    client.fetchQuery<{ value: ChainView; tag: string }>({ ...chainQuery(id, rules), staleTime: 0 });
+  const listed = () => {
+    client.invalidateQueries({ queryKey: ['chains'], exact: true });
+    client.invalidateQueries({ queryKey: ['chains', 'under'] });
+  };
 
   const add = async () => {
     const id = freeId(chain.name, (taken) => (chains.data ?? []).some((view) => view.chain.id === taken));

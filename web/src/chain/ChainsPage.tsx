@@ -10,9 +10,11 @@ import { itemsOf } from '../rank/families';
 import { Empty, Loaded } from '../ui/States';
 import { count, percent } from '../ui/words';
 import classes from './ChainsPage.module.css';
+import { RulesPick, useChainRules } from './rules';
 
 export function ChainsPage() {
-  const chains = useChains();
+  const [rules] = useChainRules();
+  const chains = useChains(true, rules);
   const map = useMap();
   return (
     <Loaded query={chains}>
@@ -28,6 +30,7 @@ const ranksWith = (chain: string, ladders: LadderView[]) =>
   );
 
 function ChainList({ views, map }: { views: ChainView[]; map: MapIndex }) {
+  const [rules] = useChainRules();
   const ladders = useLadders();
   const session = useSession();
   const [text, setText] = useState('');
@@ -43,14 +46,16 @@ function ChainList({ views, map }: { views: ChainView[]; map: MapIndex }) {
         )}
       </PageHead>
       <div className={classes.body}>
-        <TextInput
-          aria-label="Search chains"
-          placeholder="Search chains"
-          value={text}
-          onChange={(event) => setText(event.currentTarget.value)}
-          w={260}
-          mb={8}
-        />
+        <div className={classes.picks}>
+          <TextInput
+            aria-label="Search chains"
+            placeholder="Search chains"
+            value={text}
+            onChange={(event) => setText(event.currentTarget.value)}
+            w={260}
+          />
+          <RulesPick map={map} />
+        </div>
         {views.length === 0 && (
           <Empty
             title="No chain yet"
@@ -62,7 +67,7 @@ function ChainList({ views, map }: { views: ChainView[]; map: MapIndex }) {
         <ul className={classes.list}>
           {shown.map(({ chain, report }) => (
             <li key={chain.id}>
-              <Link to={`/chains/${chain.id}`}>
+              <Link to={`/chains/${chain.id}${rules ? `?rules=${rules}` : ''}`}>
                 <h2>{chain.name}</h2>
                 <p>{chain.intent}</p>
                 <p className="quiet">

@@ -80,7 +80,7 @@ function MapScreen({ whole }: { whole: MapIndex }) {
   const selected = at && whole.position.has(at) ? at : null;
   const to = selected ? params.get('to') : null;
   const table = useDecisionTable(selected, shown.ruleset);
-  const routes = useRoutes(eyes, selected, to, shown.ruleset);
+  const routes = useRoutes(eyes, selected, to, lens.rules);
   const [chosenRoute, setChosenRoute] = useState(0);
   const [gapsOpen, setGapsOpen] = useState(false);
   const [only, setOnly] = useState<string | null>(null);

@@ -24,7 +24,7 @@ export function useLens(whole: MapIndex, eyes: Eyes, lens: Lens) {
     () => (legal.data ? underRules(whole, legal.data, ruleset) : whole),
     [whole, legal.data, ruleset],
   );
-  const terms = useMemo(() => ({ ruleset, against: lens.against }), [ruleset, lens.against]);
+  const terms = useMemo(() => ({ rules: lens.rules, against: lens.against }), [lens.rules, lens.against]);
   const asksGaps = lens.lens === null ? eyes.kind !== 'club' && !lens.versus : lens.lens === 'gaps';
   const gaps = useGaps(eyes, asksGaps, terms);
   const other = useMemo<Eyes>(

@@ -197,6 +197,9 @@ function NextRank({ row: { readiness } }: { row: RosterRow }) {
       <span className={classes[readiness.verdict.toLowerCase()]}>
         {readiness.nextRank ? VERDICT[readiness.verdict] : 'Top of the ladder'}
       </span>
+      {readiness.passedOver > 1 && (
+        <div className="quiet">passed over at {count(readiness.passedOver, 'window', 'windows')}</div>
+      )}
       {readiness.window && readiness.verdict !== 'ELIGIBLE' && (
         <div className="quiet">about {date(readiness.window)}</div>
       )}

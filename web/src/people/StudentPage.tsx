@@ -213,6 +213,12 @@ function Towards({ readiness, ladders }: { readiness: Readiness; ladders: Ladder
         </p>
       )}
       {!projection && <p className="quiet">No class in eight weeks: not attending, so no date.</p>}
+      {readiness.passedOver > 1 && (
+        <p>
+          <strong>Passed over at {count(readiness.passedOver, 'window', 'windows')}</strong> with everything
+          met and no hold.
+        </p>
+      )}
       {readiness.window && readiness.verdict !== 'ELIGIBLE' && (
         <p>The first promotion window after everything is there: {date(readiness.window)}.</p>
       )}

@@ -6,6 +6,9 @@ it('writes what the screens say', () => {
   expect(signed(0.6)).toBe('+0.6');
   expect(signed(0)).toBe('0');
   expect(percent(0.666)).toBe('67 %');
+  expect(percent(0)).toBe('0 %');
+  expect(percent(0.0049)).toBe('under 1 %');
+  expect(percent(0.005)).toBe('1 %');
   expect(count(1, 'class', 'classes')).toBe('1 class');
   expect(count(0, 'class', 'classes')).toBe('0 classes');
   expect(plain('FOOT_AND_LEG')).toBe('Foot and leg');

@@ -26,7 +26,12 @@ export function moment(iso: string): string {
   return `${day.format(when).replace(',', '')}, ${clock}`;
 }
 
-export const percent = (share: number) => `${Math.round(share * 100)} %`;
+/** "67 %"; what is hardly ever is "under 1 %", not nothing. */
+export const percent = (share: number) =>
+  share > 0 && share < 0.005 ? 'under 1 %' : `${Math.round(share * 100)} %`;
+
+/** "+1.4", "−0.3", "0": to one decimal. */
+export const points = (n: number) => signed(Math.round(n * 10) / 10);
 
 /** "+0.6", "−2", "0" */
 export const signed = (n: number) => (n === 0 ? '0' : `${n > 0 ? '+' : '−'}${Math.abs(n)}`);

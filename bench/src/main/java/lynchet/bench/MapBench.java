@@ -84,13 +84,6 @@ public class MapBench {
 
     @Benchmark
     public Object tenRoutes() {
-        return Routes.find(
-                graph,
-                everything,
-                evidence,
-                from,
-                to,
-                1,
-                10);
+        return Routes.find(graph, everything, evidence, from, to, 1, 10);
     }
 }

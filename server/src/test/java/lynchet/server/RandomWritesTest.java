@@ -300,6 +300,7 @@ class RandomWritesTest {
                 "ladder", ladder.path("id").asString(),
                 "to", ranks.get(random.nextInt(ranks.size())).path("id").asString(),
                 "stripes", 0,
+                "reason", "to see what happens",
                 "date", "2026-11-" + (10 + random.nextInt(14)));
     }
 

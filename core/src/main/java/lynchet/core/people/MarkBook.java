@@ -107,6 +107,22 @@ public final class MarkBook {
                 .max(Comparator.naturalOrder());
     }
 
+    /** When a standard or more was first passed, as far as the marks that stand tell; {@code side} null: on any. */
+    public Optional<Instant> since(String subject, Role role, Side side, String version, Standard standard) {
+        Map<Key, Standing> its = bySubject.getOrDefault(subject, Map.of());
+        return its.entrySet().stream()
+                .filter(entry -> entry.getKey().isOf(subject, role, side, version)
+                        && entry.getKey().standard().compareTo(standard) >= 0)
+                .filter(entry -> entry.getValue().passed() && !isSuspended(entry.getKey(), entry.getValue(), its))
+                .map(entry -> entry.getValue().at())
+                .min(Comparator.naturalOrder());
+    }
+
+    /** When something was first passed by whoever does it, at any standard. */
+    Optional<Instant> firstPass(String subject) {
+        return since(subject, Role.PERFORMER, null, null, Standard.INTRODUCED);
+    }
+
     private static boolean isSuspended(Key key, Standing pass, Map<Key, Standing> its) {
         return its.entrySet().stream()
                 .anyMatch(other -> !other.getValue().passed()

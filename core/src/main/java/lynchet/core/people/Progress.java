@@ -82,6 +82,26 @@ public final class Progress {
                 met ? "" : missing(item, subject, sides, sessions));
     }
 
+    /** The latest day on which an item that is met can have become so; empty where it is not met. */
+    Optional<LocalDate> metOn(Item item, LocalDate today) {
+        ItemProgress now = of(item, today);
+        if (!now.met()) {
+            return Optional.empty();
+        }
+        String subject = subject(item, map);
+        List<Side> sides = sides(item).isEmpty() ? java.util.Collections.singletonList(null) : sides(item);
+        LocalDate last = LocalDate.MIN;
+        for (Side side : sides) {
+            LocalDate one = state.marks()
+                    .since(subject, item.role(), side, item.version(), item.standard())
+                    .map(PassedOver::day)
+                    .or(() -> state.on(subject, side).map(Fading::last))
+                    .orElse(today);
+            last = one.isAfter(last) ? one : last;
+        }
+        return Optional.of(last);
+    }
+
     private Standard have(Item item, String subject, List<Side> sides) {
         return sides.isEmpty() ? best(item, subject, null) : worst(item, subject, sides);
     }

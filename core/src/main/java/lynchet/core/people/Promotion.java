@@ -55,6 +55,30 @@ public record Promotion(
         at = at == null ? Instant.EPOCH : at;
     }
 
+    /** The same as it is kept: with how the student stood, when it was recorded and by whom. */
+    public Promotion stamped(Readiness.@Nullable Verdict stood, List<Figure> resting, Instant when, String account) {
+        return new Promotion(
+                id,
+                student,
+                ladder,
+                from,
+                to,
+                stripes,
+                date,
+                fromBefore,
+                stood,
+                resting,
+                reason,
+                grading,
+                when,
+                account);
+    }
+
+    /** The same with what was stamped on another one. */
+    public Promotion stampedLike(Promotion other) {
+        return stamped(other.verdict, other.figures, other.at, other.by);
+    }
+
     /** What somebody sees who may not see how a student was judged. */
     public Promotion withoutReasons() {
         return new Promotion(

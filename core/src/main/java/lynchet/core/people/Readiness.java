@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param projection when the classes will be there; null when not attending
  * @param window the first promotion window after everything is projected to be met; null when it cannot be told
  * @param stripe the next stripe; null when the rank carries none or all are there
+ * @param passedOver promotion windows that went by while everything was met and nobody held them ({@link PassedOver})
  */
 public record Readiness(
         String student,
@@ -32,7 +33,26 @@ public record Readiness(
         List<Condition> conditions,
         @Nullable Projection projection,
         @Nullable LocalDate window,
-        @Nullable Stripe stripe) {
+        @Nullable Stripe stripe,
+        int passedOver) {
+
+    /** The same, knowing how many windows went by. */
+    public Readiness passedOver(int windows) {
+        return new Readiness(student, ladder, rank, nextRank, verdict, conditions, projection, window, stripe, windows);
+    }
+
+    /** Whether a rank given now is given against the verdict, so that it wants a reason. */
+    public boolean wantsReason() {
+        return verdict != Verdict.ELIGIBLE && verdict != Verdict.CANDIDATE;
+    }
+
+    /** What the verdict rests on, as it is kept with a promotion: nothing about health. */
+    public List<Promotion.Figure> figures() {
+        return conditions.stream()
+                .filter(c -> c.code() != Condition.Code.NO_RESTRICTION)
+                .map(c -> new Promotion.Figure(c.code(), c.label(), c.have(), c.need(), c.met()))
+                .toList();
+    }
 
     /** Where a student stands towards the next rank. */
     public enum Verdict {
@@ -142,7 +162,8 @@ public record Readiness(
                     List.copyOf(conditions),
                     projection.orElse(null),
                     window,
-                    stripe(since()));
+                    stripe(since()),
+                    0);
         }
 
         boolean isReadyWithSyllabus() {

@@ -2,6 +2,7 @@ package lynchet.core.rank;
 
 import java.util.List;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How stripes and belts are earned on a ladder; the club's to change.
@@ -11,6 +12,7 @@ import lynchet.core.rule.Say;
  * @param techniqueMinutes minutes of technique in a usual class
  * @param classesAWeek classes a week a student can come to
  * @param attendanceShare share of them that a usual student comes to, 0 to 1
+ * @param standing share of the techniques that should start on the feet, 0 to 1; null: the club has not said
  */
 public record Policy(
         Stripes stripes,
@@ -20,7 +22,8 @@ public record Policy(
         List<Integer> promotionMonths,
         int techniqueMinutes,
         double classesAWeek,
-        double attendanceShare) {
+        double attendanceShare,
+        @Nullable Double standing) {
 
     /** How stripes are given. */
     public enum Stripes {
@@ -42,6 +45,9 @@ public record Policy(
         promotionMonths = Say.list(promotionMonths);
         promotionMonths.forEach(month -> Say.within("a promotion month", month, 1, 12));
         Say.within("technique minutes per class", techniqueMinutes, 0, 300);
+        if (standing != null && !(standing >= 0 && standing <= 1)) {
+            throw new IllegalArgumentException("the share that stands is 0 to 1, not " + standing);
+        }
         if (!(classesAWeek >= 0 && classesAWeek <= 30) || !(attendanceShare >= 0 && attendanceShare <= 1)) {
             throw new IllegalArgumentException("classes a week are 0 to 30 and the attendance share 0 to 1");
         }

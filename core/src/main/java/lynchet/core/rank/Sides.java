@@ -10,6 +10,11 @@ public enum Sides {
     RIGHT,
     LEFT;
 
+    /** Whether who is asked for these sides is asked for the others too. */
+    public boolean covers(Sides others) {
+        return this == BOTH || this == others || others == EITHER;
+    }
+
     /** The sides that must each be there; empty means that any will do. */
     public List<Side> required() {
         return switch (this) {

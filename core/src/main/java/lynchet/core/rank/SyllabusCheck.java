@@ -4,33 +4,41 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
-import lynchet.core.map.Family;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import lynchet.core.chain.Chain;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Position;
 import lynchet.core.map.Technique;
 import lynchet.core.walk.Finding;
 import lynchet.core.walk.Gaps;
 import lynchet.core.walk.Knowledge;
-import lynchet.core.walk.Mend;
 import lynchet.core.walk.MoveGraph;
 import lynchet.core.walk.SmallestMend;
 
-/** Whether a rank hangs together: the gaps of all that is taught up to it, and the order in which it is taught. */
+/**
+ * Whether a rank hangs together: the gaps of all that is taught up to it, the order in which it is taught, what is asked
+ * again, whether it can be chosen, and whether there is time for it.
+ */
 public final class SyllabusCheck {
 
     private final GrapplingMap map;
     private final MoveGraph graph;
     private final Map<String, Double> centrality;
+    private final Map<String, Chain> chains;
 
     /**
      * @param graph the moves under the ladder's ruleset
      * @param centrality betweenness by position id
+     * @param chains the club's chains
      */
-    public SyllabusCheck(MoveGraph graph, Map<String, Double> centrality) {
+    public SyllabusCheck(MoveGraph graph, Map<String, Double> centrality, List<Chain> chains) {
         this.map = graph.map();
         this.graph = graph;
         this.centrality = centrality;
+        this.chains = chains.stream().collect(Collectors.toMap(Chain::id, Function.identity(), (one, other) -> one));
     }
 
     /** The findings of a rank's cumulative syllabus, in order, severity 3 with its smallest mend where one exists. */
@@ -39,9 +47,21 @@ public final class SyllabusCheck {
         Knowledge knowledge = againstAnyone ? Knowledge.againstAnyone(graph, known) : Knowledge.sameLevel(graph, known);
         List<Finding> gaps = Gaps.find(graph, knowledge, centrality, ladder.examList(), oneSided(ladder, rankId));
         List<Finding> findings = new ArrayList<>(new SmallestMend(graph, knowledge).mended(gaps));
-        findings.addAll(order(ladder, rankId, known, againstAnyone ? 2 : 3));
+        Rank rank = ladder.rank(rankId).orElseThrow();
+        List<Finding> ofTheSyllabus = new ArrayList<>(new TeachingOrder(map, chains, ladder, rankId).findings());
+        ofTheSyllabus.addAll(new AskedAgain(ladder, this::name).at(ladder.indexOf(rankId)));
+        choices(rank, ofTheSyllabus);
+        rank.items().forEach(item -> versionClash(item, ofTheSyllabus));
+        load(ladder, rank).ifPresent(ofTheSyllabus::add);
+        balance(ladder, rank).ifPresent(ofTheSyllabus::add);
+        ofTheSyllabus.forEach(finding -> findings.add(againstAnyone ? finding.atMost(2) : finding));
         findings.sort(Gaps.order(centrality));
         return List.copyOf(findings);
+    }
+
+    /** How much of the rank's time its syllabus takes. */
+    public TeachingLoad.Load load(Ladder ladder, String rankId) {
+        return TeachingLoad.of(ladder, ladder.rank(rankId).orElseThrow(), map, chains);
     }
 
     private Set<String> oneSided(Ladder ladder, String rankId) {
@@ -61,78 +81,55 @@ public final class SyllabusCheck {
         return one;
     }
 
-    /** What is taught at this very rank before what it builds on: falls, prerequisites; and the version examined. */
-    private List<Finding> order(Ladder ladder, String rankId, Set<String> known, int most) {
-        List<Finding> findings = new ArrayList<>();
-        Set<String> falls = new HashSet<>(known);
-        for (int i = 0; i <= ladder.indexOf(rankId); i++) {
-            ladder.ranks()
-                    .get(i)
-                    .items()
-                    .filter(i2 -> i2.kind() == Item.Kind.TECHNIQUE)
-                    .forEach(i2 -> falls.add(i2.ref()));
-        }
-        for (String id : known) {
-            Technique technique = map.technique(id).orElseThrow();
-            missing(
-                            technique.receiverFalls(),
-                            falls,
-                            technique,
-                            bringsDown(technique) ? Finding.Code.FALL_ORDER : null,
-                            "the receiver needs")
-                    .ifPresent(f -> findings.add(f.atMost(most)));
-            missing(technique.prerequisites(), known, technique, Finding.Code.ORDER, "it builds on")
-                    .ifPresent(f -> findings.add(f.atMost(2)));
-        }
-        ladder.rank(rankId).orElseThrow().syllabus().forEach(group -> {
-            if (group.choose() > group.items().size()) {
-                findings.add(new Finding(
+    private static void choices(Rank rank, List<Finding> findings) {
+        rank.syllabus().stream()
+                .filter(group -> group.choose() > group.items().size())
+                .forEach(group -> findings.add(finding(
                         Finding.Code.CHOOSE_IMPOSSIBLE,
                         3,
-                        null,
-                        null,
-                        null,
                         group.name() + ": asks to choose " + group.choose() + " of "
-                                + group.items().size() + ".",
-                        null));
-            }
-            group.items().forEach(item -> versionClash(item, findings));
-        });
-        return findings;
+                                + group.items().size() + ".")));
     }
 
-    private boolean bringsDown(Technique technique) {
-        return technique.family().bringsDown()
-                || technique.family() == Family.SWEEP
-                || technique.family() == Family.TURNOVER;
-    }
-
-    private java.util.Optional<Finding> missing(
-            List<String> needed, Set<String> known, Technique technique, Finding.Code code, String verb) {
-        Set<String> missing = new TreeSet<>(needed);
-        missing.removeAll(known);
-        if (missing.isEmpty() || code == null) {
-            return java.util.Optional.empty();
+    private Optional<Finding> load(Ladder ladder, Rank rank) {
+        TeachingLoad.Load load = load(ladder, rank.id());
+        if (load.share() <= TeachingLoad.HEAVY) {
+            return Optional.empty();
         }
-        Set<String> toAdd = new TreeSet<>();
-        missing.forEach(id -> toAdd.addAll(map.withPrerequisites(id)));
-        toAdd.removeAll(known);
-        int cost = toAdd.stream()
-                .mapToInt(id -> map.technique(id).orElseThrow().learn())
-                .sum();
-        List<String> names = missing.stream()
-                .map(id -> map.technique(id).orElseThrow().name())
-                .toList();
-        String sentence = technique.name() + ": " + verb + " "
-                + lynchet.core.rule.Say.and(names).toLowerCase(java.util.Locale.ROOT) + ", which "
-                + (names.size() == 1 ? "is" : "are") + " not taught by this rank.";
-        Mend mend = new Mend(
-                List.copyOf(toAdd),
-                cost,
-                true,
-                List.of("Teach " + lynchet.core.rule.Say.and(names) + " first"),
-                List.of());
-        return java.util.Optional.of(new Finding(code, 3, null, technique.id(), null, sentence, mend));
+        String sentence = rank.name() + ": takes about " + Math.round(load.needed())
+                + " minutes of teaching, and there are " + Math.round(load.available()) + ".";
+        return Optional.of(finding(Finding.Code.OVERLOAD, load.share() > TeachingLoad.TOO_MUCH ? 3 : 2, sentence));
+    }
+
+    private Optional<Finding> balance(Ladder ladder, Rank rank) {
+        Double wanted = ladder.policy().standing();
+        Balance mix = Balance.of(ladder, rank.id(), map);
+        if (wanted == null || mix.families().isEmpty() || Math.abs(mix.standing() - wanted) <= Balance.NEAR) {
+            return Optional.empty();
+        }
+        String sentence = rank.name() + ": " + Math.round(100 * mix.standing())
+                + " % of what is taught so far starts on the feet, where " + Math.round(100 * wanted)
+                + " % is wanted.";
+        return Optional.of(finding(Finding.Code.BALANCE, 1, sentence));
+    }
+
+    private static Finding finding(Finding.Code code, int severity, String sentence) {
+        return new Finding(code, severity, null, null, null, sentence, null);
+    }
+
+    /** What an item is called. */
+    private String name(Item item) {
+        return switch (item.kind()) {
+            case TECHNIQUE, COUNTER ->
+                map.technique(item.ref())
+                        .or(() -> map.link(item.ref()).flatMap(link -> map.technique(link.technique())))
+                        .map(Technique::name)
+                        .orElse(item.ref());
+            case CHAIN ->
+                Optional.ofNullable(chains.get(item.ref())).map(Chain::name).orElse(item.ref());
+            case POSITION_GOAL -> map.position(item.ref()).map(Position::name).orElse(item.ref());
+            case WORDS, FORM, LIVE_ROUNDS, HELPING_HOURS -> item.words();
+        };
     }
 
     private void versionClash(Item item, List<Finding> findings) {

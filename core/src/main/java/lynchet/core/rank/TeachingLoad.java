@@ -1,51 +1,49 @@
 package lynchet.core.rank;
 
-import java.util.HashSet;
-import java.util.List;
-import java.util.Optional;
-import java.util.Set;
+import java.util.Map;
+import lynchet.core.chain.Chain;
+import lynchet.core.chain.TeachingMinutes;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.Technique;
-import lynchet.core.mat.Standard;
 
-/**
- * How much of a rank's time its syllabus takes.
- *
- * <p>Minutes of an item = introduction by {@code learn} (8, 12, 16, 20, 25) + 6 for both sides + practice by standard
- * (0, 15, 30, 45, 60) · (0.7 + 0.1·{@code master}); a technique counts once.
- */
+/** How much of a rank's time its syllabus takes; what ranks below have taught is not counted again. */
 public final class TeachingLoad {
 
-    private static final int[] INTRODUCTION = {8, 12, 16, 20, 25};
-    private static final int[] PRACTICE = {0, 15, 30, 45, 60};
-    private static final int BOTH_SIDES = 6;
+    /** Share above which it is heavy, and above which it is too much. */
+    public static final double HEAVY = 0.85;
+
+    public static final double TOO_MUCH = 1.1;
 
     private TeachingLoad() {}
 
-    /** Minutes needed and available; above a share of 0.85 it is heavy, above 1.1 too much. */
+    /** Minutes needed and available. */
     public record Load(double needed, double available) {
         public double share() {
             return available == 0 ? 0 : needed / available;
         }
     }
 
-    public static Load of(Ladder ladder, Rank rank, GrapplingMap map) {
-        Set<String> counted = new HashSet<>();
+    /** @param chains the club's chains by id */
+    public static Load of(Ladder ladder, Rank rank, GrapplingMap map, Map<String, Chain> chains) {
+        TeachingMinutes minutes = new TeachingMinutes(map);
         double needed = 0;
-        List<Item> items = rank.items().toList();
-        for (Item item : items) {
-            Optional<Technique> technique = Ladder.techniqueOf(item, map).flatMap(map::technique);
-            if (technique.isPresent() && counted.add(technique.get().id())) {
-                needed += minutes(technique.get(), item.standard(), item.sides() == Sides.BOTH);
-            }
+        for (Rank each : ladder.ranks().subList(0, ladder.indexOf(rank.id()) + 1)) {
+            needed = each.items()
+                    .mapToDouble(item -> minutes(item, minutes, map, chains))
+                    .sum();
         }
         return new Load(needed, available(ladder.policy(), rank));
     }
 
-    static double minutes(Technique technique, Standard standard, boolean bothSides) {
-        return INTRODUCTION[technique.learn() - 1]
-                + (bothSides ? BOTH_SIDES : 0)
-                + PRACTICE[standard.ordinal()] * (0.7 + 0.1 * technique.master());
+    private static double minutes(Item item, TeachingMinutes minutes, GrapplingMap map, Map<String, Chain> chains) {
+        boolean both = item.sides() == Sides.BOTH;
+        if (item.kind() == Item.Kind.CHAIN) {
+            Chain chain = chains.get(item.ref());
+            return chain == null ? 0 : minutes.of(chain, item.standard(), both);
+        }
+        return Ladder.techniqueOf(item, map)
+                .flatMap(map::technique)
+                .map(technique -> minutes.of(technique, item.standard(), both))
+                .orElse(0.0);
     }
 
     private static double available(Policy policy, Rank rank) {

@@ -106,7 +106,7 @@ public final class TinyClub {
                 0,
                 0,
                 List.of(new SyllabusGroup("All", 0, List.of(item))));
-        Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0);
+        Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0, null);
         return new Ladder(id, id, 0, 0, ruleset, false, List.of(white), policy, next, null, null);
     }
 

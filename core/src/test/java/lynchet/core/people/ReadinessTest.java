@@ -52,8 +52,8 @@ class ReadinessTest {
         Rank white = new Rank(
                 "white", "White", List.of("white"), 1, 0, 12, List.of(new SyllabusGroup("Throws", 0, List.of(item))));
         Rank yellow = new Rank("yellow", "Yellow", List.of("yellow"), 1, 0, 12, List.of());
-        Policy policy =
-                new Policy(Policy.Stripes.BY_CLASSES, Policy.Belt.BY_EXAM, 10, true, List.of(3, 7, 11), 40, 2, 0.6);
+        Policy policy = new Policy(
+                Policy.Stripes.BY_CLASSES, Policy.Belt.BY_EXAM, 10, true, List.of(3, 7, 11), 40, 2, 0.6, null);
         return new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null);
     }
 

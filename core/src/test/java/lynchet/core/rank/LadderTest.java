@@ -41,7 +41,7 @@ class LadderTest {
     }
 
     private static Ladder ladder(Rank... ranks) {
-        Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0);
+        Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0, null);
         return new Ladder("adult", "Adult", 0, 0, null, false, List.of(ranks), policy, null, null, null);
     }
 
@@ -116,19 +116,19 @@ class LadderTest {
                 .hasMessage("ladder adult names a syllabus item twice");
     }
 
-    /** learn 3, master 3: 16 to introduce, 6 for both sides, 30 · 1.0 of practice up to shown. */
+    /** learn 3, master 3: 16 to introduce, 6 for both sides, 60 · 1.0 of practice up to live, shown on the way. */
     @Test
     void theLoadOfATechniqueIsCountedOnceByItsGrades() {
         GrapplingMap map = new TinyMap().cost("throw", 3).map();
         Item both = new Item("i", Item.Kind.TECHNIQUE, "throw", null, null, Standard.SHOWN, Sides.BOTH, null, 0, 0);
         Item again = new Item("j", Item.Kind.TECHNIQUE, "throw", null, null, Standard.LIVE, Sides.BOTH, null, 0, 0);
-        Policy policy = new Policy(Policy.Stripes.NONE, null, 0, false, null, 40, 2, 0.5);
+        Policy policy = new Policy(Policy.Stripes.NONE, null, 0, false, null, 40, 2, 0.5, null);
         Rank white = new Rank(
                 "white", "White", List.of("white"), 0, 0, 10, List.of(new SyllabusGroup("G", 0, List.of(both, again))));
         Ladder one = new Ladder("l", "L", 0, 0, null, false, List.of(white), policy, null, null, null);
-        TeachingLoad.Load load = TeachingLoad.of(one, white, map);
-        assertThat(load.needed()).isEqualTo(16 + 6 + 30);
+        TeachingLoad.Load load = TeachingLoad.of(one, white, map, java.util.Map.of());
+        assertThat(load.needed()).isEqualTo(16 + 6 + 60);
         assertThat(load.available()).isEqualTo(10 * 2 * 40 * 0.5);
-        assertThat(load.share()).isEqualTo(52.0 / 400);
+        assertThat(load.share()).isEqualTo(82.0 / 400);
     }
 }

@@ -14,6 +14,7 @@ import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Jacket;
 import lynchet.core.map.Position;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
@@ -23,6 +24,7 @@ import lynchet.core.term.Calendar;
 import lynchet.core.walk.Centrality;
 import lynchet.core.walk.MoveGraph;
 import lynchet.server.keep.Refusal;
+import org.jspecify.annotations.Nullable;
 
 /** One revision of what the club teaches, with what is computed once from it. No records are in it. */
 public final class Snapshot {
@@ -32,7 +34,7 @@ public final class Snapshot {
     private final long revision;
     private final Map<String, String> chainNames;
     private final Map<Target, Set<String>> offered = new EnumMap<>(Target.class);
-    private final Map<String, MoveGraph> graphs = new ConcurrentHashMap<>();
+    private final Map<Which, MoveGraph> graphs = new ConcurrentHashMap<>();
     private volatile Map<String, Double> centrality;
     private volatile Set<String> broken;
 
@@ -140,19 +142,33 @@ public final class Snapshot {
         return known;
     }
 
+    private record Which(String ruleset, Jacket worn, boolean halfway) {}
+
     /** The moves under a ruleset; null: the whole map, from where the two stand apart. */
-    public MoveGraph graph(String ruleset) {
-        return graphs.computeIfAbsent(ruleset == null ? "" : ruleset, key -> {
-            if (!key.isEmpty()) {
-                return MoveGraph.under(map, ruleset(key));
-            }
-            return MoveGraph.from(
-                    map,
-                    map.positions().stream()
-                            .map(Position::id)
-                            .filter(id -> map.stageOf(id) == Stage.APART)
-                            .collect(Collectors.toList()));
+    public MoveGraph graph(@Nullable String ruleset) {
+        return graph(ruleset, Jacket.EITHER, false);
+    }
+
+    /**
+     * The moves that count.
+     *
+     * @param ruleset null: the whole map, from where the two stand apart
+     * @param halfway whether what is stopped or half works leads on too
+     * @throws Refusal 404 if there is no such ruleset
+     */
+    public MoveGraph graph(@Nullable String ruleset, Jacket worn, boolean halfway) {
+        return graphs.computeIfAbsent(new Which(ruleset, worn, halfway), which -> {
+            Ruleset rules = ruleset(ruleset);
+            List<String> starts = rules != null ? rules.entries() : apart();
+            return MoveGraph.of(map, new MoveGraph.Asked(rules, worn, starts, halfway));
         });
+    }
+
+    private List<String> apart() {
+        return map.positions().stream()
+                .map(Position::id)
+                .filter(id -> map.stageOf(id) == Stage.APART)
+                .toList();
     }
 
     /** @throws Refusal 404 if there is no such ruleset */

@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Jacket;
 import lynchet.core.map.Position;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Technique;
@@ -28,7 +29,10 @@ import lynchet.server.keep.Refusal;
 import lynchet.server.map.IgnoredGapStore;
 import lynchet.server.people.People;
 import lynchet.server.round.RoundStore;
+import lynchet.server.round.TriesAsked;
 import org.jspecify.annotations.Nullable;
+import org.springdoc.core.annotations.ParameterObject;
+import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -68,28 +72,37 @@ class LensController {
             @RequestParam(required = false) String rank,
             @RequestParam(required = false) String student,
             @RequestParam(required = false) String ruleset,
+            @RequestParam(defaultValue = "EITHER") Jacket jacket,
             @RequestParam(defaultValue = "same") String against) {
-        Eyes eyes = eyes(rank, student, ruleset);
+        Eyes eyes = eyes(rank, student, ruleset, jacket, false);
         boolean anyone = anyone(against);
         return ignored.withoutIgnored(open(eyes, anyone), rank, student);
     }
 
     private static List<Finding> open(Eyes eyes, boolean anyone) {
         if (eyes.ladder() != null) {
-            return new SyllabusCheck(eyes.graph(), eyes.snapshot().centrality()).of(eyes.ladder(), eyes.rank(), anyone);
+            Snapshot snapshot = eyes.snapshot();
+            return new SyllabusCheck(
+                            eyes.graph(),
+                            snapshot.centrality(),
+                            snapshot.taught().chains())
+                    .of(eyes.ladder(), eyes.rank(), anyone);
         }
         Knowledge knowledge = eyes.against(anyone);
         List<Finding> gaps = Gaps.find(eyes.graph(), knowledge, eyes.snapshot().centrality(), false, Set.of());
         return new SmallestMend(eyes.graph(), knowledge).mended(gaps);
     }
 
+    /** What is reached; with {@code halfway}, also by what is stopped or half works. */
     @GetMapping("/reach")
     Map<String, Reached> reach(
             @RequestParam(required = false) String rank,
             @RequestParam(required = false) String student,
             @RequestParam(required = false) String ruleset,
+            @RequestParam(defaultValue = "EITHER") Jacket jacket,
+            @RequestParam(defaultValue = "false") boolean halfway,
             @RequestParam(defaultValue = "same") String against) {
-        Eyes eyes = eyes(rank, student, ruleset);
+        Eyes eyes = eyes(rank, student, ruleset, jacket, halfway);
         Reach reach = Reach.of(eyes.graph(), eyes.against(anyone(against)));
         Map<String, Reached> reached = new TreeMap<>();
         for (Position position : eyes.snapshot().map().positions()) {
@@ -121,7 +134,10 @@ class LensController {
             @RequestParam(defaultValue = "5") int k,
             @RequestParam(required = false) String rank,
             @RequestParam(required = false) String student,
-            @RequestParam(required = false) String ruleset) {
+            @RequestParam(required = false) String ruleset,
+            @RequestParam(defaultValue = "EITHER") Jacket jacket,
+            @ParameterObject TriesAsked tries,
+            Authentication who) {
         if ((to == null) == (end == null) || end != null && !end.equals("any")) {
             throw Refusal.bad("ROUTE_END", "to", "Say where the route goes: to a position, or end=any.");
         }
@@ -134,12 +150,12 @@ class LensController {
                     "least",
                     "A route has 1 to " + Routes.MOST_LEGS + " techniques; ask for at least one.");
         }
-        Eyes eyes = eyes(rank, student, ruleset);
+        Eyes eyes = eyes(rank, student, ruleset, jacket, false);
         GrapplingMap map = eyes.snapshot().map();
         for (String position : to == null ? List.of(from) : List.of(from, to)) {
             map.position(position).orElseThrow(() -> Refusal.missing("position", position));
         }
-        RoundEvidence evidence = rounds.evidence(map);
+        RoundEvidence evidence = rounds.evidence(map, tries, who);
         Ladder ladder = eyes.ladder() != null
                 ? eyes.ladder()
                 : taught.now().ladders().stream().findFirst().orElse(null);
@@ -174,7 +190,7 @@ class LensController {
         return ladder.ranks().get(last).id();
     }
 
-    private Eyes eyes(String rank, String student, String ruleset) {
+    private Eyes eyes(String rank, String student, String ruleset, Jacket jacket, boolean halfway) {
         if (rank != null && student != null) {
             throw Refusal.bad("EYES", "rank", "Look through a rank's eyes or a student's, not both.");
         }
@@ -182,13 +198,13 @@ class LensController {
         snapshot.ruleset(ruleset);
         if (rank != null) {
             Ladder ladder = snapshot.ladderWith(rank);
-            MoveGraph graph = snapshot.graph(ruleset == null ? ladder.ruleset() : ruleset);
+            MoveGraph graph = snapshot.graph(ruleset == null ? ladder.ruleset() : ruleset, jacket, halfway);
             return new Eyes(snapshot, graph, ladder.knownBy(rank, snapshot.map()), ladder, rank);
         }
         Set<String> known = student == null
                 ? snapshot.map().techniques().stream().map(Technique::id).collect(Collectors.toSet())
                 : passed(student);
-        return new Eyes(snapshot, snapshot.graph(ruleset), known, null, null);
+        return new Eyes(snapshot, snapshot.graph(ruleset, jacket, halfway), known, null, null);
     }
 
     private Set<String> passed(String student) {

@@ -21,8 +21,11 @@ import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Refusal;
 import lynchet.server.round.RoundStore;
+import lynchet.server.round.TriesAsked;
 import org.jspecify.annotations.Nullable;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -65,22 +68,27 @@ class MapController {
 
     /** A position's decision table; its ETag is that of the pair it belongs to. */
     @GetMapping("/positions/{id}")
-    ResponseEntity<DecisionTable> position(@PathVariable String id, @RequestParam(required = false) String ruleset) {
+    ResponseEntity<DecisionTable> position(
+            @PathVariable String id,
+            @RequestParam(required = false) String ruleset,
+            @ParameterObject TriesAsked tries,
+            Authentication who) {
         Snapshot snapshot = taught.now();
         if (snapshot.map().position(id).isEmpty()) {
             throw Refusal.missing("position", id);
         }
-        RoundEvidence evidence = rounds.evidence(snapshot.map());
+        RoundEvidence evidence = rounds.evidence(snapshot.map(), tries, who);
         return ResponseEntity.ok()
                 .eTag(ETags.of(snapshot.map().pairOf(id)))
                 .body(DecisionTable.of(snapshot.map(), id, snapshot.ruleset(ruleset), evidence));
     }
 
     @GetMapping("/techniques/{id}")
-    ResponseEntity<TechniqueCard> technique(@PathVariable String id) {
+    ResponseEntity<TechniqueCard> technique(
+            @PathVariable String id, @ParameterObject TriesAsked tries, Authentication who) {
         GrapplingMap map = taught.now().map();
         Technique technique = map.technique(id).orElseThrow(() -> Refusal.missing("technique", id));
-        RoundEvidence evidence = rounds.evidence(map);
+        RoundEvidence evidence = rounds.evidence(map, tries, who);
         List<Use> uses = map.links().stream()
                 .filter(link -> link.technique().equals(id) && !link.retired())
                 .map(link -> new Use(link.id(), link.from(), link.when(), link.to(), evidence.works(link)))

@@ -2,7 +2,6 @@ package lynchet.server.people;
 
 import java.security.SecureRandom;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HexFormat;
 import java.util.List;
@@ -10,10 +9,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Promotion;
+import lynchet.core.people.Readiness;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.format.csv.Member;
@@ -164,40 +165,34 @@ public class People {
 
     /** Gives a belt or a stripe; the same one sent again is the first answer. */
     @Transactional
-    public Promotion promote(Promotion given) {
+    public Promotion promote(Promotion given, Function<Promotion, Optional<Readiness>> judge) {
         Optional<Promotion> kept = promotions.find(given.id());
         if (kept.isPresent()) {
-            Promotion asKept = stamped(given, kept.get().at(), kept.get().by());
-            if (!asKept.equals(kept.get())) {
+            if (!given.stampedLike(kept.get()).equals(kept.get())) {
                 throw Refusal.taken(given.id(), "Something else was already recorded as " + given.id() + ".");
             }
             return kept.get();
         }
         persons.judges(given.student());
         known.check(Parts.PROMOTIONS, given);
-        Promotion stamped =
-                stamped(given, clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS), Journal.who());
+        Optional<Readiness> stands = judge.apply(given);
+        boolean isAgainst = stands.filter(Readiness::wantsReason)
+                .filter(readiness -> !readiness.rank().equals(given.to()))
+                .isPresent();
+        if (isAgainst && given.reason().isBlank()) {
+            throw Refusal.bad(
+                    "REASON_MISSING",
+                    "/reason",
+                    "Not everything that is asked for this rank is there yet. Say why it is given all the same.");
+        }
+        Promotion stamped = given.stamped(
+                stands.map(Readiness::verdict).orElse(null),
+                stands.map(Readiness::figures).orElse(List.of()),
+                clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS),
+                Journal.who());
         promotions.add(List.of(stamped));
         states.recount(List.of(given.student()));
         return stamped;
-    }
-
-    private static Promotion stamped(Promotion p, Instant at, String by) {
-        return new Promotion(
-                p.id(),
-                p.student(),
-                p.ladder(),
-                p.from(),
-                p.to(),
-                p.stripes(),
-                p.date(),
-                p.fromBefore(),
-                p.verdict(),
-                p.figures(),
-                p.reason(),
-                p.grading(),
-                at,
-                by);
     }
 
     /** The people as a sheet names them. */

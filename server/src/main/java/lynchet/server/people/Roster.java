@@ -17,6 +17,7 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.people.ClubPace;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.LadderCount;
+import lynchet.core.people.PassedOver;
 import lynchet.core.people.Readiness;
 import lynchet.core.people.Soil;
 import lynchet.core.people.Student;
@@ -276,7 +277,7 @@ public class Roster {
         return eyes == Readiness.Eyes.VIEWER ? student.withoutPrivate() : student;
     }
 
-    private static List<Readiness> readiness(
+    private List<Readiness> readiness(
             Student student,
             StudentState state,
             Map<String, Integer> recent,
@@ -287,11 +288,49 @@ public class Roster {
         List<Readiness> all = new ArrayList<>();
         for (Ladder ladder : now.ladders()) {
             int classes = recent.getOrDefault(ladder.id(), 0);
-            Readiness.of(new Readiness.Question(
-                            student, state, classes, ladder, now.map(), now.chainNames(), pace, today, eyes))
+            Readiness.Question asked = new Readiness.Question(
+                    student, state, classes, ladder, now.map(), now.chainNames(), pace, today, eyes);
+            Readiness.of(asked)
+                    .map(one -> one.verdict() == Readiness.Verdict.ELIGIBLE ? withPassedOver(one, asked) : one)
                     .ifPresent(all::add);
         }
         return all;
+    }
+
+    /** A viewer is not told: the windows that a hold kept somebody out of do not count, and would tell of it. */
+    private Readiness withPassedOver(Readiness one, Readiness.Question asked) {
+        return asked.eyes() == Readiness.Eyes.VIEWER
+                ? one
+                : one.passedOver(PassedOver.windows(asked, classesMet(asked)));
+    }
+
+    /** The day on which the classes for the next rank were there, of somebody who has them. */
+    private LocalDate classesMet(Readiness.Question asked) {
+        Ladder ladder = asked.ladder();
+        HeldRank held = asked.state().ladders().get(ladder.id()).held();
+        int need = ladder.policy().classesForRank(ladder.rank(held.rank()).orElseThrow())
+                - (held.fromBefore() ? asked.student().priorClasses() : 0);
+        if (need <= 0) {
+            return held.since();
+        }
+        List<Object> values = new ArrayList<>(List.of(asked.student().id(), Date.valueOf(held.since())));
+        values.addAll(ladder.tracks());
+        values.add(need - 1);
+        String tracks = ladder.tracks().isEmpty()
+                ? ""
+                : " and c.track in (" + Sql.marks(ladder.tracks().size()) + ")";
+        String once = ladder.policy().oneClassADay() ? " group by a.class_date" : "";
+        return jdbc
+                .queryForList(
+                        "select a.class_date from attendance a join training_class c on c.id = a.class_id"
+                                + " where a.student = ? and a.class_date >= ? and c.cancelled = false" + tracks + once
+                                + " order by a.class_date offset ? rows fetch first 1 row only",
+                        Date.class,
+                        values.toArray())
+                .stream()
+                .map(Date::toLocalDate)
+                .findFirst()
+                .orElse(asked.today());
     }
 
     private static int rusty(StudentState state, GrapplingMap map, LocalDate today) {

@@ -67,10 +67,13 @@ class LadderController {
     List<RankCheck> check(@PathVariable String id) {
         Ladder ladder = taught.now().ladder(id);
         Snapshot snapshot = taught.now();
-        SyllabusCheck check = new SyllabusCheck(snapshot.graph(ladder.ruleset()), snapshot.centrality());
+        SyllabusCheck check = new SyllabusCheck(
+                snapshot.graph(ladder.ruleset()),
+                snapshot.centrality(),
+                snapshot.taught().chains());
         return ladder.ranks().stream()
                 .map(rank -> {
-                    TeachingLoad.Load load = TeachingLoad.of(ladder, rank, snapshot.map());
+                    TeachingLoad.Load load = check.load(ladder, rank.id());
                     return new RankCheck(
                             rank.id(),
                             ignored.withoutIgnored(check.of(ladder, rank.id(), false), rank.id(), null),

@@ -1,6 +1,7 @@
 package lynchet.server.round;
 
 import jakarta.persistence.EntityManager;
+import java.time.Clock;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -13,9 +14,13 @@ import lynchet.core.round.Round;
 import lynchet.core.round.RoundEvidence;
 import lynchet.core.round.RoundFilter;
 import lynchet.server.keep.PartStore;
+import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Remembered;
+import lynchet.server.keep.Sight;
 import lynchet.server.keep.Sql;
+import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,12 +31,14 @@ public class RoundStore extends PartStore<Round, RoundRow> {
     private record Known(GrapplingMap map, List<Logged> logged, RoundEvidence evidence) {}
 
     private final JdbcTemplate jdbc;
+    private final Clock clock;
     private final Remembered<List<Logged>> counted = new Remembered<>();
     private volatile Known known;
 
-    RoundStore(EntityManager entities, JdbcTemplate jdbc) {
+    RoundStore(EntityManager entities, JdbcTemplate jdbc, Clock clock) {
         super(entities, Parts.ROUNDS, RoundRow.class, RoundRow::new);
         this.jdbc = jdbc;
+        this.clock = clock;
     }
 
     /** How well the links of this map work; worked out anew when the map or a round has changed. */
@@ -45,11 +52,29 @@ public class RoundStore extends PartStore<Round, RoundRow> {
         return so.evidence();
     }
 
-    /** The same of some rounds only. */
-    public RoundEvidence evidence(GrapplingMap map, RoundFilter filter) {
-        return filter.equals(RoundFilter.ALL)
-                ? evidence(map)
-                : RoundEvidence.of(map, count(filter), filter.student() == null);
+    /**
+     * The same of some rounds only.
+     *
+     * @throws Refusal 403 for a viewer who asks about one student; 404 if there is no such student or ruleset
+     */
+    public RoundEvidence evidence(GrapplingMap map, TriesAsked asked, Authentication who) {
+        RoundFilter filter = asked.filter(clock.getZone());
+        if (filter.equals(RoundFilter.ALL)) {
+            return evidence(map);
+        }
+        if (filter.student() != null) {
+            if (Sight.isOpen(who)) {
+                throw Refusal.of(HttpStatus.FORBIDDEN, "NOT_ALLOWED", "by", "One student's tries are for coaches.");
+            }
+            if (ids("select id from student where id = ?", List.of(filter.student()))
+                    .isEmpty()) {
+                throw Refusal.missing("student", filter.student());
+            }
+        }
+        if (filter.ruleset() != null && map.ruleset(filter.ruleset()).isEmpty()) {
+            throw Refusal.missing("ruleset", filter.ruleset());
+        }
+        return RoundEvidence.of(map, count(filter), filter.student() == null);
     }
 
     /** What {@link Logged#count} says of the rounds that are kept, counted by the database. */
@@ -64,10 +89,22 @@ public class RoundStore extends PartStore<Round, RoundRow> {
             values.add(filter.student());
             values.add(filter.student());
         }
-        narrow(where, values, "r.at >= ?", filter.from() == null ? null : filter.from().atOffset(ZoneOffset.UTC));
-        narrow(where, values, "r.at < ?", filter.until() == null ? null : filter.until().atOffset(ZoneOffset.UTC));
+        narrow(
+                where,
+                values,
+                "r.at >= ?",
+                filter.from() == null ? null : filter.from().atOffset(ZoneOffset.UTC));
+        narrow(
+                where,
+                values,
+                "r.at < ?",
+                filter.until() == null ? null : filter.until().atOffset(ZoneOffset.UTC));
         narrow(where, values, "r.ruleset = ?", filter.ruleset());
-        narrow(where, values, "r.kind = ?", filter.kind() == null ? null : filter.kind().name());
+        narrow(
+                where,
+                values,
+                "r.kind = ?",
+                filter.kind() == null ? null : filter.kind().name());
         return jdbc.query(
                 "select mine, begins, link, position, reaction, intent, outcome, count(*) from (select " + mine
                         + " as mine, e.place = 0 as begins, e.link, e.position, e.reaction, e.intent, e.outcome"

@@ -15,11 +15,11 @@ import lynchet.core.mat.Side;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.rank.Ladder;
 import lynchet.core.round.Round;
-import lynchet.core.round.RoundEvidence;
 import lynchet.core.round.Round.Event;
 import lynchet.core.round.Round.Intent;
 import lynchet.core.round.Round.Outcome;
 import lynchet.core.round.Round.Who;
+import lynchet.core.round.RoundEvidence;
 
 /** Sixty rounds walked over the map: live ones in class, and an internal tournament in which many met one choke. */
 final class DemoRounds {
@@ -136,8 +136,7 @@ final class DemoRounds {
                 continue;
             }
             Reaction reaction = reaction(link);
-            boolean works = random.nextDouble()
-                    < usual.chance(link) + 0.12;
+            boolean works = random.nextDouble() < usual.chance(link) + 0.12;
             events.add(event(
                     second0,
                     who,

@@ -243,4 +243,24 @@ class RoundEvidenceTest {
         backwards.add(new Event(0, Who.FIRST, "tried", null, null, null, null, null, null));
         assertThatThrownBy(() -> evidence(backwards)).hasMessageContaining("go back in time");
     }
+
+    /** What somebody meant, by name, and it worked: that is a success; of the other one, a threat or a half is none. */
+    @Test
+    void successesAreThoseOfThePerson() {
+        Event worked = event("tried", null, null, Intent.TRY, Outcome.WORKED);
+        Event theirs = new Event(2, Who.SECOND, "rest", null, null, Intent.TRY, Outcome.WORKED, null, null);
+        Round round = round(List.of(
+                worked,
+                event("tried", null, null, Intent.TRY, Outcome.PARTIAL),
+                event("tried", null, null, Intent.THREAT, Outcome.WORKED),
+                event(null, "guard", null, Intent.TRY, Outcome.WORKED),
+                theirs));
+        assertThat(round.successesOf("a")).containsExactly(worked);
+        assertThat(round.successesOf("b")).containsExactly(theirs);
+        Round renamed = round.through(link -> link + "-new");
+        assertThat(renamed.events())
+                .extracting(Event::link)
+                .containsExactly("tried-new", "tried-new", "tried-new", null, "rest-new");
+        assertThat(renamed.events().get(4).who()).isEqualTo(Who.SECOND);
+    }
 }

@@ -3,11 +3,14 @@ package lynchet.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import lynchet.browser.Coach.With;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.openqa.selenium.Keys;
 
 /** From an empty folder to a marked student: an own club, by hand, without any file. */
+@Execution(ExecutionMode.CONCURRENT)
 class FirstEveningTest {
 
     @ParameterizedTest(name = "{0} at {1}x{2}")

@@ -8,10 +8,13 @@ import java.util.TreeMap;
 import lynchet.browser.Coach.With;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** A map of 400 positions: terraces fold and unfold, and no two labels overlap at any step. */
+@Execution(ExecutionMode.CONCURRENT)
 class FoldingTest {
 
     private static final String OVERLAPS = """

@@ -13,8 +13,11 @@ import java.util.Map;
 import lynchet.browser.Coach.With;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 
 /** The mat on another address, over HTTPS with the club's own authority, off line and on again. */
+@Execution(ExecutionMode.CONCURRENT)
 class SecureTabletTest {
 
     private static final String ADDRESS = "127.0.0.2";

@@ -16,11 +16,14 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 
 /**
  * Kills the server in the middle of two hundred marks of eight hands: everything that was answered is there
  * afterwards. Once in every build; {@code -Dkills=20} does it again and again on the same club.
  */
+@Execution(ExecutionMode.CONCURRENT)
 class KillTest {
 
     private static final int HANDS = 8;

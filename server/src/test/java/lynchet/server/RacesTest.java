@@ -15,11 +15,14 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Many hands at once: what is answered holds, and nobody is answered that something broke. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@Execution(ExecutionMode.CONCURRENT)
 class RacesTest {
 
     private static final int HANDS = 4;

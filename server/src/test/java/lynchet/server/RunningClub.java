@@ -60,9 +60,9 @@ public final class RunningClub implements BeforeAllCallback {
         return user;
     }
 
-    /** The states that are kept of students. */
-    static Map<String, StudentState> states(List<String> students) {
-        return application.getBean(StudentStates.class).of(students);
+    /** The states that a club keeps of students. */
+    static Map<String, StudentState> states(ConfigurableApplicationContext club, List<String> students) {
+        return club.getBean(StudentStates.class).of(students);
     }
 
     /** Where it is. */

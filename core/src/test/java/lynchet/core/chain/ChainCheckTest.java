@@ -116,6 +116,15 @@ class ChainCheckTest {
                 .containsExactly("1b");
     }
 
+    /** Both reactions at the first step are answered, none of the one at the second, which is reached at 0.35. */
+    @Test
+    void whatIsHardlyReachedHardlyCountsAsUnanswered() {
+        tiny.answer("back", "drive", "guard", "wrist-lock", Link.TAP).reaction("tuck", "arm", "mount");
+        ChainReport report = check(step(
+                "sweep", new Turn(null, step("arm")), new Turn("post", step("lock")), new Turn("drive", step("back"))));
+        assertThat(report.answeredShare()).isCloseTo(1 / 1.35, within(1e-12));
+    }
+
     @Test
     void endingAheadIsSettlingNotFinishing() {
         ChainReport report = check(step("sweep"));
@@ -133,6 +142,9 @@ class ChainCheckTest {
     @Test
     void anAnswerOnTheMainLineBreaksTheJoin() {
         assertThat(broken(step("lock"))).containsExactly("1");
+        assertThat(broken(step("sweep", new Turn("drive", step("lock")))))
+                .as("it answers the post, not the drive")
+                .containsExactly("1a");
     }
 
     @Test

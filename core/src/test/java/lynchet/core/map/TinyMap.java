@@ -143,7 +143,10 @@ public final class TinyMap {
         techniques.computeIfAbsent(technique, t -> technique(t, 1));
         if (to.equals(Link.TAP)) {
             techniques.computeIfPresent(
-                    technique, (t, own) -> card(t, Family.SUBMISSION, own.learn(), own.prerequisites(), List.of()));
+                    technique,
+                    (t, own) -> own.family() == Family.SUBMISSION
+                            ? own
+                            : card(t, Family.SUBMISSION, own.learn(), own.prerequisites(), List.of()));
         }
         links.add(new Link(id, from, technique, null, when, null, null, to, null, null, null, false));
         return this;

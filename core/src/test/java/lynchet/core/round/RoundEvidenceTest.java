@@ -23,6 +23,7 @@ import lynchet.core.walk.Evidence;
 import lynchet.core.walk.RandomRounds;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class RoundEvidenceTest {
@@ -128,6 +129,18 @@ class RoundEvidenceTest {
         List<Logged> always = Logged.count(List.of(round(events("easy", Outcome.WORKED, 500))), RoundFilter.ALL);
         assertThat(RoundEvidence.of(map, always, true).chance(map.link("easier").orElseThrow()))
                 .isCloseTo(0.9, within(1e-9));
+    }
+
+    /** 0.35 · 1.25, 1.1, 1, 0.85, 0.7. */
+    @ParameterizedTest
+    @CsvSource({"1, 0.4375", "2, 0.385", "3, 0.35", "4, 0.2975", "5, 0.245"})
+    void whatIsHardToMasterWorksLessOften(int master, double chance) {
+        GrapplingMap map = new TinyMap()
+                .add(TinyMap.card("one", Family.SWEEP, 1, master, null, null, null, null))
+                .link("tried", "s", "one", "s")
+                .map();
+        assertThat(RoundEvidence.withoutRounds(map).chance(map.link("tried").orElseThrow()))
+                .isCloseTo(chance, within(1e-9));
     }
 
     @Test

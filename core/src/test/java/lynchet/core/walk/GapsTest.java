@@ -14,6 +14,7 @@ import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
 import lynchet.core.map.Need;
 import lynchet.core.map.Position;
+import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
@@ -268,6 +269,28 @@ class GapsTest {
                         Tuple.tuple("under-x", 2),
                         Tuple.tuple("almost-x", 2),
                         Tuple.tuple("ahead-x", 2));
+    }
+
+    /** A reaction that is itself an attack is not done where the attack is not allowed, nor by whoever does not know it. */
+    @Test
+    void anAttackThatIsNotAllowedIsNoReaction() {
+        tiny.link("counter-lock", "mount-x", "leg-lock", Link.TAP);
+        tiny.reactions.add(new Reaction(
+                "counters", "lock", null, "they counter", null, null, "mount", "counter-lock", null, false));
+        assertThat(open("throw", "arm-lock", "choke", "leg-lock")).containsExactly("counters");
+        assertThat(open("throw", "arm-lock", "choke")).isEmpty();
+        tiny.rulesets.add(TinyMap.pinning("pins", "guard", "leg-lock"));
+        MoveGraph graph = MoveGraph.under(tiny.map(), tiny.map().ruleset("pins").orElseThrow());
+        assertThat(TinyMap.gaps(graph, Set.of("throw", "arm-lock", "choke", "leg-lock")))
+                .extracting(Finding::code)
+                .doesNotContain(Finding.Code.OPEN_REACTION);
+    }
+
+    private List<String> open(String... known) {
+        return TinyMap.gaps(tiny.graph(), Set.of(known)).stream()
+                .filter(f -> f.code() == Finding.Code.OPEN_REACTION)
+                .map(Finding::reaction)
+                .toList();
     }
 
     @Test

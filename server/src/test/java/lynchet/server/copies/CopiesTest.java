@@ -22,10 +22,13 @@ import lynchet.server.LynchetServer;
 import lynchet.server.RunningClub;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** Copies of a club that is being written to, and what a restore leaves in every case. */
+@Execution(ExecutionMode.CONCURRENT)
 class CopiesTest {
 
     @TempDir

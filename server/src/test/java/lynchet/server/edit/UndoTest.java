@@ -15,7 +15,10 @@ import lynchet.format.Json;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 
+@Execution(ExecutionMode.CONCURRENT)
 class UndoTest {
 
     private static final Word OLD = new Word("uke", "uke", "Japanese", null, "the receiver", null);

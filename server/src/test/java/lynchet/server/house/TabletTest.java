@@ -19,12 +19,15 @@ import javax.net.ssl.TrustManagerFactory;
 import lynchet.server.LynchetServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** HTTPS with the authority that {@code ./lynchet run --address} makes, as a tablet meets it. */
+@Execution(ExecutionMode.CONCURRENT)
 class TabletTest {
 
     @TempDir

@@ -23,10 +23,13 @@ import lynchet.server.RunningClub;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 
 /** A belt is kept with how its student stood; against the verdict it wants a reason. Who is ready is not forgotten. */
+@Execution(ExecutionMode.CONCURRENT)
 class PromotionsTest {
 
     private ConfigurableApplicationContext club;

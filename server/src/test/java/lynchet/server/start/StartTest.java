@@ -10,10 +10,13 @@ import java.nio.file.attribute.PosixFilePermissions;
 import lynchet.server.LynchetServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** What keeps the server from starting is one sentence that names the way back; nothing is touched. */
+@Execution(ExecutionMode.CONCURRENT)
 class StartTest {
 
     @TempDir

@@ -31,6 +31,12 @@ class WellFormedTest {
         assertThat(sound().map().counterpart("s").id()).isEqualTo("s");
     }
 
+    /** A position with a control of its own under the ruleset "pins". */
+    private static Position ruled(String id, double control, double underPins) {
+        return new Position(
+                id, id, null, control, Map.of("pins", underPins), null, false, null, null, null, null, false);
+    }
+
     static Stream<Arguments> breaches() {
         return Stream.of(
                 breach("ID_UNIQUE", "sit", t -> t.link("sit", "s", "sit-down", "guard")),
@@ -47,6 +53,14 @@ class WellFormedTest {
                         "CONTROL_MIRRORS",
                         "c",
                         t -> t.pairs.add(new PositionPair("c", Stage.GRIPPED, TinyMap.position("c", 0.4), null))),
+                breach("CONTROL_MIRRORS", "c", t -> {
+                    t.rulesets.add(TinyMap.pinning("pins", "guard"));
+                    t.pairs.add(new PositionPair("c", Stage.GRIPPED, ruled("c", 0, 0.4), null));
+                }),
+                breach("CONTROL_MIRRORS", "b", t -> {
+                    t.rulesets.add(TinyMap.pinning("pins", "guard"));
+                    t.pairs.add(new PositionPair("ab", Stage.GRIPPED, ruled("a", 1, 0.4), ruled("b", -1, 0.4)));
+                }),
                 breach("LINK_STARTS", "bad", t -> t.link("bad", "nowhere", "sit-down", "s")),
                 breach("LINK_ENDS", "bad", t -> t.link("bad", "s", "sit-down", "nowhere")),
                 breach(

@@ -108,6 +108,25 @@ class SmallestMendTest {
                 .containsExactly("s", "t", "s");
     }
 
+    /** The long way is met first and costs the same: the short one is shown all the same. */
+    @Test
+    void aShorterEscapeIsShownThoughALongerOneIsFoundBefore() {
+        MoveGraph graph = new TinyMap()
+                .pair("p", Stage.LEGS_CLEARED, 2)
+                .pair("q", Stage.LEGS_CLEARED, 1.5)
+                .link("in", "s", "in", "p")
+                .link("on", "p-x", "a", "q-x")
+                .link("up", "q-x", "a", "s")
+                .link("out", "p-x", "a", "s")
+                .graph();
+        Finding stuck = TinyMap.gaps(graph, Set.of("in")).get(0);
+        assertThat(stuck.position()).isEqualTo("p-x");
+        assertThat(SmallestMend.of(graph, Knowledge.sameLevel(graph, Set.of("in")), stuck)
+                        .orElseThrow()
+                        .way())
+                .containsExactly("p-x: a to s");
+    }
+
     @Test
     void oneSearchAnswersEveryFindingLikeOneOfItsOwn() {
         MoveGraph graph = MoveGraph.from(TinyMap.random(42).map(), List.of("s"));

@@ -116,8 +116,8 @@ final class TeachingOrder {
         }
         String sentence = chain.name() + ": uses " + Say.and(names(missing)).toLowerCase(Locale.ROOT) + ", which "
                 + (missing.size() == 1 ? "is" : "are") + " not taught by this rank.";
-        return Optional.of(
-                new Finding(Finding.Code.CHAIN_ORPHAN, 2, null, null, null, sentence, teach(missing, known)));
+        return Optional.of(new Finding(
+                Finding.Code.CHAIN_ORPHAN, 2, null, missing.iterator().next(), null, sentence, teach(missing, known)));
     }
 
     private void collect(ChainStep step, Set<String> techniques) {

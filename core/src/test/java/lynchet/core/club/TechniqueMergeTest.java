@@ -4,13 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Set;
+import lynchet.core.map.Alias;
+import lynchet.core.map.Direction;
 import lynchet.core.map.Family;
 import lynchet.core.map.Fault;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Group;
+import lynchet.core.map.Hazard;
+import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
+import lynchet.core.map.Need;
+import lynchet.core.map.Reaction;
 import lynchet.core.map.Stage;
+import lynchet.core.map.Step;
 import lynchet.core.map.Technique;
 import lynchet.core.map.TinyMap;
+import lynchet.core.map.Version;
 import org.junit.jupiter.api.Test;
 
 class TechniqueMergeTest {
@@ -68,6 +78,154 @@ class TechniqueMergeTest {
         assertThat(one.aliases()).extracting("text").contains("hip-bump");
         assertThat(one.faults()).extracting(Fault::id).containsExactly("arms", "arms-2");
         assertThat(one.faults()).extracting(Fault::see).contains("Pushes with the arms");
+    }
+
+    /** What the one that stays leaves out is taken from the other; what both say stays as the first has it. */
+    @Test
+    void whatOneLeavesOutTheOtherSays() {
+        for (boolean isKeptFull : List.of(true, false)) {
+            tiny.map.add(isKeptFull ? full("bump") : bare("bump"));
+            tiny.map.add(isKeptFull ? bare("hip-bump") : full("hip-bump"));
+            Technique one = GrapplingMap.of(merged().map()).technique("bump").orElseThrow();
+            Technique full = full("bump");
+            assertThat(one.group()).isEqualTo(full.group());
+            assertThat(one.jacket()).isEqualTo(Jacket.EITHER);
+            assertThat(one.directions()).isEqualTo(full.directions());
+            assertThat(one.summary()).isEqualTo("a summary");
+            assertThat(one.steps()).isEqualTo(full.steps());
+            assertThat(one.signs()).containsExactly("a sign");
+            assertThat(one.versions()).isEqualTo(full.versions());
+            assertThat(one.houseVersion()).isEqualTo("plain");
+            assertThat(one.hazards()).containsExactly(Hazard.LIFT_LEGS);
+            assertThat(one.soloForm()).isEqualTo("alone");
+            assertThat(one.tags()).containsExactly("a tag");
+            assertThat(one.aliases()).extracting(Alias::text).containsExactly("another name", "hip-bump");
+        }
+        tiny.map.add(full("bump")).add(full("hip-bump"));
+        Technique same = GrapplingMap.of(merged().map()).technique("bump").orElseThrow();
+        assertThat(same.jacket()).isEqualTo(Jacket.JACKET);
+        assertThat(same.versions()).as("one of the same name is that one").hasSize(1);
+        assertThat(same.signs()).containsExactly("a sign");
+    }
+
+    private static Technique full(String id) {
+        return made(
+                id,
+                List.of(new Alias("another name", null)),
+                Group.HIP,
+                Jacket.JACKET,
+                List.of(Direction.values()[0]),
+                "a summary",
+                List.of(new Step("step", null, null)),
+                List.of("a sign"),
+                List.of(new Version("plain", "Plain", null, "why", null, null, null)),
+                "plain",
+                Set.of(Hazard.LIFT_LEGS),
+                "alone",
+                List.of("a tag"));
+    }
+
+    private static Technique bare(String id) {
+        List<Alias> names =
+                id.equals("bump") ? null : List.of(new Alias("another name", null), new Alias("BUMP", null));
+        return made(
+                id,
+                id.equals("bump") ? List.of(new Alias("another name", null)) : names,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
+    }
+
+    private static Technique made(
+            String id,
+            List<Alias> aliases,
+            Group group,
+            Jacket jacket,
+            List<Direction> directions,
+            String summary,
+            List<Step> steps,
+            List<String> signs,
+            List<Version> versions,
+            String house,
+            Set<Hazard> hazards,
+            String solo,
+            List<String> tags) {
+        return new Technique(
+                id,
+                id,
+                aliases,
+                Family.THROW,
+                group,
+                jacket,
+                true,
+                directions,
+                summary,
+                steps,
+                signs,
+                null,
+                versions,
+                house,
+                null,
+                null,
+                null,
+                hazards,
+                solo,
+                tags,
+                2,
+                3,
+                false);
+    }
+
+    /** Needs, attacks, what a fault opens and what a ruleset forbids follow to the one that stays. */
+    @Test
+    void whateverNamedALinkOrTheTechniqueFollows() {
+        tiny.map.links.add(new Link(
+                "needy",
+                "mount",
+                "follow",
+                null,
+                null,
+                List.of(new Need(Need.Kind.GRIP, "a grip", "sweep"), new Need(Need.Kind.GRIP, "luck", null)),
+                null,
+                "guard",
+                null,
+                null,
+                null,
+                false));
+        tiny.map.add(card("hip-bump", "arms", "Pushes with the arms"));
+        tiny.map.add(TinyMap.technique("opener", 1)
+                .pointing(
+                        List.of(),
+                        List.of(),
+                        List.of("hip-bump", "bump"),
+                        List.of(new Fault("open", "see", "why", "fix", "sweep", false)),
+                        List.of()));
+        tiny.map.reactions.add(new Reaction(
+                "hits-back", "follow-link", null, "they sweep", null, null, "mount", "sweep", null, false));
+        tiny.map.reactions.add(
+                new Reaction("invited", "sweep", null, "they wait", null, null, "guard", null, "arms", false));
+        tiny.map.rulesets.add(TinyMap.pinning("pins", "mount", "hip-bump"));
+        GrapplingMap map = GrapplingMap.of(merged().map());
+        assertThat(map.link("needy").orElseThrow().needs())
+                .extracting(Need::madeBy)
+                .containsExactly("bump-guard", null);
+        assertThat(map.technique("opener").orElseThrow().carriesOverTo()).containsExactly("bump");
+        assertThat(map.technique("opener").orElseThrow().faults())
+                .extracting(Fault::opens)
+                .containsExactly("bump-guard");
+        assertThat(map.reaction("hits-back").orElseThrow().attack()).isEqualTo("bump-guard");
+        assertThat(map.reaction("invited").orElseThrow())
+                .returns("bump-guard", Reaction::link)
+                .returns("arms", Reaction::fault);
+        assertThat(map.ruleset("pins").orElseThrow().illegalTechniques()).containsExactly("bump");
     }
 
     private static Technique card(String id, String fault, String see) {

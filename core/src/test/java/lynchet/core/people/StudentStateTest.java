@@ -173,6 +173,69 @@ class StudentStateTest {
                 .isTrue();
     }
 
+    /** One class a day counts: an earlier day has the classes folded again, unless it is before the belt. */
+    @Test
+    void aClassOfAnEarlierDayIsTakenOnlyWhereItCannotMatter() {
+        LadderCount count = new LadderCount(new HeldRank("adult", "white", 0, DAY, false), 4, DAY.plusDays(9));
+        StudentState state = new StudentState(
+                DAY.plusDays(9), java.util.Map.of("adult", count), java.util.Map.of(), MarkBook.of(List.of()));
+        assertThat(state.takes(attended(DAY.plusDays(9), true))).isTrue();
+        assertThat(state.takes(attended(DAY.plusDays(8), true))).isFalse();
+        assertThat(state.takes(attended(DAY.plusDays(8), false))).isTrue();
+        assertThat(state.takes(attended(DAY.minusDays(1), true))).isTrue();
+        assertThat(state.takes(attended(DAY, true))).isFalse();
+        StudentEvent elsewhere = new StudentEvent.Attended(DAY.plusDays(1), java.util.Map.of("junior", true));
+        assertThat(state.takes(elsewhere)).isTrue();
+        assertThat(state.after(elsewhere).ladders()).isEqualTo(state.ladders());
+        assertThat(state.after(elsewhere).lastSeen()).isEqualTo(DAY.plusDays(9));
+        assertThat(state.after(attended(DAY.plusDays(10), true)))
+                .satisfies(later -> assertThat(later.lastSeen()).isEqualTo(DAY.plusDays(10)))
+                .satisfies(later ->
+                        assertThat(later.ladders().get("adult").classes()).isEqualTo(5));
+        assertThat(state.heldOn("adult")).hasValue(count.held());
+        assertThat(state.heldOn("junior")).isEmpty();
+        assertThat(StudentState.empty().takes(attended(DAY, true))).isTrue();
+    }
+
+    private static StudentEvent attended(LocalDate day, boolean oneADay) {
+        return new StudentEvent.Attended(day, java.util.Map.of("adult", oneADay));
+    }
+
+    /** A mark without a class or for being thrown is no practice, so that it is taken whenever it comes. */
+    @Test
+    void aMarkIsTakenUnlessItIsPracticeOfADayThatIsOver() {
+        training.drill("throw", DAY, Side.BOTH, 6);
+        StudentState state = training.state();
+        Mark performed = mark("a", Side.LEFT, null, Standard.SHOWN, true, 1);
+        Mark received = new Mark(
+                "r",
+                "ana",
+                "throw",
+                Role.RECEIVER,
+                Side.LEFT,
+                null,
+                Standard.SHOWN,
+                true,
+                null,
+                null,
+                Instant.EPOCH,
+                "coach",
+                null);
+        assertThat(state.takes(new StudentEvent.Marked(performed, DAY.minusDays(1))))
+                .isFalse();
+        assertThat(state.takes(new StudentEvent.Marked(performed, DAY))).isTrue();
+        assertThat(state.takes(new StudentEvent.Marked(performed, null))).isTrue();
+        assertThat(state.takes(new StudentEvent.Marked(received, DAY.minusDays(1))))
+                .isTrue();
+        assertThat(state.after(new StudentEvent.Marked(performed, null)).skills())
+                .isEqualTo(state.skills());
+        assertThat(state.after(new StudentEvent.Marked(received, DAY)).skills()).isEqualTo(state.skills());
+        assertThat(state.after(new StudentEvent.Marked(performed, DAY)).skills())
+                .isNotEqualTo(state.skills());
+        assertThat(state.after(new StudentEvent.Marked(performed, DAY)).marks().subjects())
+                .containsExactly("throw");
+    }
+
     static LongStream seeds() {
         return LongStream.range(0, 500);
     }

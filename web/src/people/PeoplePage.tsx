@@ -9,7 +9,7 @@ import { PageHead } from '../frame/PageHead';
 import { Belt } from '../ui/Belt';
 import { SortedTable } from '../ui/SortedTable';
 import { Empty, Failed, Loaded, Waiting } from '../ui/States';
-import { count, date, isNow, plain, VERDICT } from '../ui/words';
+import { count, date, daysBefore, isNow, plain, VERDICT } from '../ui/words';
 import classes from './PeoplePage.module.css';
 
 type Sort = RosterWanted['sort'];
@@ -211,6 +211,6 @@ const minds = ({ student, readiness }: RosterRow) => [
   ...(student.guest && !student.guest.fallsKnown ? ['falls not known'] : []),
   ...(student.left ? [`left ${date(student.left)}`] : []),
   ...student.restrictions.filter((r) => isNow(r.from, r.until)).map((r) => plain(r.kind).toLowerCase()),
-  ...(student.holds.some((hold) => !hold.ended) ? ['held'] : []),
+  ...(student.holds.some((h) => isNow(h.from, h.ended ? daysBefore(h.ended, 1) : null)) ? ['held'] : []),
   ...(readiness?.conditions.some((c) => c.code === 'MEMBERSHIP' && !c.met) ? ['membership ran out'] : []),
 ];

@@ -2,11 +2,11 @@ package lynchet.starter;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import lynchet.core.card.Hazard;
+import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.Hazard;
 import lynchet.core.map.Link;
 import lynchet.core.map.Ruleset;
-import lynchet.core.map.Technique;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

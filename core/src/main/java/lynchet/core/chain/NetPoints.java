@@ -1,10 +1,10 @@
 package lynchet.core.chain;
 
+import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
-import lynchet.core.map.Technique;
 import lynchet.core.walk.Evidence;
 
 /**

@@ -4,9 +4,9 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
+import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
-import lynchet.core.map.Technique;
 import lynchet.core.mat.Standard;
 
 /**

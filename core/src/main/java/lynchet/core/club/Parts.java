@@ -22,15 +22,15 @@ import static lynchet.core.club.Target.VERSION;
 
 import java.util.List;
 import java.util.stream.Stream;
+import lynchet.core.card.Fault;
+import lynchet.core.card.Technique;
 import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainStep;
 import lynchet.core.grading.Grading;
-import lynchet.core.map.Fault;
 import lynchet.core.map.Link;
 import lynchet.core.map.PositionPair;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
-import lynchet.core.map.Technique;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.ClassPattern;

@@ -11,19 +11,19 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import lynchet.core.card.Alias;
+import lynchet.core.card.Fault;
+import lynchet.core.card.Jacket;
+import lynchet.core.card.Need;
+import lynchet.core.card.Technique;
+import lynchet.core.card.Version;
 import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainStep;
 import lynchet.core.chain.Turn;
-import lynchet.core.map.Alias;
-import lynchet.core.map.Fault;
-import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
-import lynchet.core.map.Need;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
-import lynchet.core.map.Technique;
-import lynchet.core.map.Version;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
@@ -161,7 +161,7 @@ public final class TechniqueMerge {
                 .flatMap(all -> all)
                 .filter(alias -> !alias.text().equalsIgnoreCase(kept.name()))
                 .forEach(alias -> names.putIfAbsent(alias.text().toLowerCase(Locale.ROOT), alias));
-        Set<lynchet.core.map.Hazard> hazards = new TreeSet<>(kept.hazards());
+        Set<lynchet.core.card.Hazard> hazards = new TreeSet<>(kept.hazards());
         hazards.addAll(gone.hazards());
         return new Technique(
                 kept.id(),

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import lynchet.core.card.Technique;
 import lynchet.core.rule.Breach;
 
 /**

@@ -1,6 +1,7 @@
 package lynchet.core.map;
 
 import java.util.List;
+import lynchet.core.card.Need;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 import org.jspecify.annotations.Nullable;

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import lynchet.core.card.Technique;
 import lynchet.core.rule.Say;
 
 /** The parts of a map as they are read or kept, before anyone has checked that they hold together. */

@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import lynchet.core.card.Jacket;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;

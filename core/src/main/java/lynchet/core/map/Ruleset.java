@@ -1,6 +1,10 @@
 package lynchet.core.map;
 
 import java.util.List;
+import lynchet.core.card.Family;
+import lynchet.core.card.Hazard;
+import lynchet.core.card.Jacket;
+import lynchet.core.card.Technique;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 import org.jspecify.annotations.Nullable;

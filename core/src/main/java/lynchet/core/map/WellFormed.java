@@ -8,6 +8,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import lynchet.core.card.Family;
+import lynchet.core.card.Fault;
+import lynchet.core.card.Need;
+import lynchet.core.card.Technique;
 import lynchet.core.rule.Breach;
 
 /** The rules of design section 3 that every map must keep; anything else is refused with rule and id. */

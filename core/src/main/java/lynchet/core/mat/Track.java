@@ -4,7 +4,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
-import lynchet.core.map.Jacket;
+import lynchet.core.card.Jacket;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 import org.jspecify.annotations.Nullable;

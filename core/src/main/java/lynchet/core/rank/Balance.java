@@ -4,10 +4,10 @@ import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
-import lynchet.core.map.Family;
+import lynchet.core.card.Family;
+import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Stage;
-import lynchet.core.map.Technique;
 
 /**
  * The mix of what is taught up to and with a rank. What is done alone is left out.

@@ -1,7 +1,7 @@
 package lynchet.core.safety;
 
-import lynchet.core.map.Hazard;
-import lynchet.core.map.Technique;
+import lynchet.core.card.Hazard;
+import lynchet.core.card.Technique;
 
 /**
  * From which age something is taught (design: rules the core knows); local rules come first.

@@ -6,10 +6,10 @@ import static lynchet.core.safety.Caution.Level.FORBID;
 
 import java.util.ArrayList;
 import java.util.List;
-import lynchet.core.map.Family;
+import lynchet.core.card.Family;
+import lynchet.core.card.Hazard;
+import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.Hazard;
-import lynchet.core.map.Technique;
 import lynchet.core.rule.Say;
 
 /** Which cautions a technique carries. One rule, one text, everywhere; local rules come first. */

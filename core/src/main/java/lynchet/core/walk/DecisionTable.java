@@ -2,12 +2,12 @@ package lynchet.core.walk;
 
 import java.util.Comparator;
 import java.util.List;
+import lynchet.core.card.Need;
+import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
-import lynchet.core.map.Need;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
-import lynchet.core.map.Technique;
 import lynchet.core.safety.Caution;
 import lynchet.core.safety.Cautions;
 import org.jspecify.annotations.Nullable;

@@ -9,12 +9,12 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import lynchet.core.map.Jacket;
+import lynchet.core.card.Jacket;
+import lynchet.core.card.Need;
+import lynchet.core.card.Technique;
 import lynchet.core.map.Link;
-import lynchet.core.map.Need;
 import lynchet.core.map.Position;
 import lynchet.core.map.Reaction;
-import lynchet.core.map.Technique;
 
 /** What a set of techniques leaves open over the positions that it reaches (design: gaps). */
 public final class Gaps {

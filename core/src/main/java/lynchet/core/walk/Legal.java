@@ -2,8 +2,8 @@ package lynchet.core.walk;
 
 import java.util.Set;
 import java.util.TreeSet;
+import lynchet.core.card.Jacket;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
 import lynchet.core.map.PositionPair;
 import lynchet.core.map.Ruleset;

@@ -7,13 +7,13 @@ import java.util.Map;
 import java.util.function.IntConsumer;
 import java.util.function.IntPredicate;
 import java.util.stream.Stream;
+import lynchet.core.card.Jacket;
+import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
 import lynchet.core.map.Position;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
-import lynchet.core.map.Technique;
 import org.jspecify.annotations.Nullable;
 
 /**

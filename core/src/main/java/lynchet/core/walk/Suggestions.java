@@ -6,12 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import lynchet.core.map.Family;
+import lynchet.core.card.Family;
+import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Position;
 import lynchet.core.map.Stage;
-import lynchet.core.map.Technique;
 
 /** What fits when a link is added to the map, the likeliest first. It suggests; {@link WellFormed} decides. */
 public final class Suggestions {

@@ -4,7 +4,7 @@ import java.util.ArrayDeque;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.function.IntPredicate;
-import lynchet.core.map.Family;
+import lynchet.core.card.Family;
 import lynchet.core.map.Position;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;

@@ -5,22 +5,22 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Set;
-import lynchet.core.map.Alias;
-import lynchet.core.map.Direction;
-import lynchet.core.map.Family;
-import lynchet.core.map.Fault;
+import lynchet.core.card.Alias;
+import lynchet.core.card.Direction;
+import lynchet.core.card.Family;
+import lynchet.core.card.Fault;
+import lynchet.core.card.Group;
+import lynchet.core.card.Hazard;
+import lynchet.core.card.Jacket;
+import lynchet.core.card.Need;
+import lynchet.core.card.Step;
+import lynchet.core.card.Technique;
+import lynchet.core.card.Version;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.Group;
-import lynchet.core.map.Hazard;
-import lynchet.core.map.Jacket;
 import lynchet.core.map.Link;
-import lynchet.core.map.Need;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Stage;
-import lynchet.core.map.Step;
-import lynchet.core.map.Technique;
 import lynchet.core.map.TinyMap;
-import lynchet.core.map.Version;
 import org.junit.jupiter.api.Test;
 
 class TechniqueMergeTest {

@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Set;
+import lynchet.core.card.Family;
+import lynchet.core.card.Hazard;
+import lynchet.core.card.Jacket;
+import lynchet.core.card.Technique;
 import lynchet.core.map.Ruleset.HazardLimit;
 import lynchet.core.map.Ruleset.HeldPin;
 import lynchet.core.map.Ruleset.Points;

@@ -6,7 +6,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
-import lynchet.core.map.Jacket;
+import lynchet.core.card.Jacket;
 import org.junit.jupiter.api.Test;
 
 class SlotClashTest {

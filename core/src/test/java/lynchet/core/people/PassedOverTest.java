@@ -8,7 +8,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import lynchet.core.map.Family;
+import lynchet.core.card.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Mark;

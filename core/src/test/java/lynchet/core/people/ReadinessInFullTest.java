@@ -9,7 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import lynchet.core.map.Family;
+import lynchet.core.card.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;

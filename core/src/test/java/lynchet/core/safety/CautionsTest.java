@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Set;
-import lynchet.core.map.Family;
+import lynchet.core.card.Family;
+import lynchet.core.card.Hazard;
+import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.Hazard;
-import lynchet.core.map.Technique;
 import lynchet.core.map.TinyMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -3,7 +3,7 @@ package lynchet.core.walk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import lynchet.core.map.Jacket;
+import lynchet.core.card.Jacket;
 import lynchet.core.map.Position;
 import lynchet.core.map.PositionPair;
 import lynchet.core.map.Ruleset;

@@ -3,7 +3,7 @@ package lynchet.core.walk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import lynchet.core.map.Family;
+import lynchet.core.card.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Stage;

@@ -2,8 +2,8 @@ package lynchet.server.lens;
 
 import java.util.List;
 import java.util.Map;
+import lynchet.core.card.Jacket;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.Jacket;
 import lynchet.core.walk.Legal;
 import lynchet.core.walk.Suggestions;
 import lynchet.server.club.Snapshot;

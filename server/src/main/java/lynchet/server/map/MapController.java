@@ -2,6 +2,7 @@ package lynchet.server.map;
 
 import java.util.List;
 import java.util.Map;
+import lynchet.core.card.Technique;
 import lynchet.core.club.Parts;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
@@ -9,7 +10,6 @@ import lynchet.core.map.MapData;
 import lynchet.core.map.Position;
 import lynchet.core.map.PositionPair;
 import lynchet.core.map.Reaction;
-import lynchet.core.map.Technique;
 import lynchet.core.round.RoundEvidence;
 import lynchet.core.safety.Caution;
 import lynchet.core.safety.Cautions;

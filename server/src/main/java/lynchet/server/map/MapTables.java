@@ -1,12 +1,12 @@
 package lynchet.server.map;
 
 import jakarta.persistence.EntityManager;
+import lynchet.core.card.Technique;
 import lynchet.core.club.Parts;
 import lynchet.core.map.Link;
 import lynchet.core.map.PositionPair;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
-import lynchet.core.map.Technique;
 import lynchet.server.keep.PartStore;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;

@@ -2,7 +2,7 @@ package lynchet.server.map;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
-import lynchet.core.map.Technique;
+import lynchet.core.card.Technique;
 import lynchet.server.keep.KeptAsJson;
 
 @Entity

@@ -1,4 +1,4 @@
-package lynchet.core.map;
+package lynchet.core.card;
 
 /** The off-balancing direction, seen from the receiver: front is where the receiver's toes point. */
 public enum Direction {

@@ -1,4 +1,4 @@
-package lynchet.core.map;
+package lynchet.core.card;
 
 /** Whether something needs a jacket to hold on to. */
 public enum Jacket {

@@ -1,4 +1,4 @@
-package lynchet.core.map;
+package lynchet.core.card;
 
 import java.util.Collections;
 import java.util.EnumSet;

@@ -1,4 +1,4 @@
-package lynchet.core.map;
+package lynchet.core.card;
 
 /** What sort of thing a technique is. */
 public enum Family {

@@ -1,4 +1,4 @@
-package lynchet.core.map;
+package lynchet.core.card;
 
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;

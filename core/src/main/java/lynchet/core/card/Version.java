@@ -1,4 +1,4 @@
-package lynchet.core.map;
+package lynchet.core.card;
 
 import java.util.List;
 import lynchet.core.rule.Most;

@@ -1,4 +1,4 @@
-package lynchet.core.map;
+package lynchet.core.card;
 
 /** What a version of a technique is for. */
 public enum Purpose {

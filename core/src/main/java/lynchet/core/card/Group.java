@@ -1,4 +1,4 @@
-package lynchet.core.map;
+package lynchet.core.card;
 
 /** A finer class in a family: five groups of throws, four of submissions. */
 public enum Group {

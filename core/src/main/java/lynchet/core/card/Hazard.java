@@ -1,4 +1,4 @@
-package lynchet.core.map;
+package lynchet.core.card;
 
 /** What in a technique can hurt someone; each is the code of a safety rule. */
 public enum Hazard {

@@ -49,6 +49,7 @@ public class Roster {
     private final OpenSyllabus syllabus;
     private final Taught taught;
     private final JdbcTemplate jdbc;
+    private final ClassesMet classesMet;
     private final Cache<Seen, Standing> remembered =
             Caffeine.newBuilder().maximumSize(10_000).build();
     private final AtomicLong generation = new AtomicLong();
@@ -60,6 +61,7 @@ public class Roster {
         this.syllabus = syllabus;
         this.taught = taught;
         this.jdbc = jdbc;
+        this.classesMet = new ClassesMet(jdbc);
         states.onChange(this::forget);
     }
 
@@ -301,36 +303,7 @@ public class Roster {
     private Readiness withPassedOver(Readiness one, Readiness.Question asked) {
         return asked.eyes() == Readiness.Eyes.VIEWER
                 ? one
-                : one.passedOver(PassedOver.windows(asked, classesMet(asked)));
-    }
-
-    /** The day on which the classes for the next rank were there, of somebody who has them. */
-    private LocalDate classesMet(Readiness.Question asked) {
-        Ladder ladder = asked.ladder();
-        HeldRank held = asked.state().ladders().get(ladder.id()).held();
-        int need = ladder.policy().classesForRank(ladder.rank(held.rank()).orElseThrow())
-                - (held.fromBefore() ? asked.student().priorClasses() : 0);
-        if (need <= 0) {
-            return held.since();
-        }
-        List<Object> values = new ArrayList<>(List.of(asked.student().id(), Date.valueOf(held.since())));
-        values.addAll(ladder.tracks());
-        values.add(need - 1);
-        String tracks = ladder.tracks().isEmpty()
-                ? ""
-                : " and c.track in (" + Sql.marks(ladder.tracks().size()) + ")";
-        String once = ladder.policy().oneClassADay() ? " group by a.class_date" : "";
-        return jdbc
-                .queryForList(
-                        "select a.class_date from attendance a join training_class c on c.id = a.class_id"
-                                + " where a.student = ? and a.class_date >= ? and c.cancelled = false" + tracks + once
-                                + " order by a.class_date offset ? rows fetch first 1 row only",
-                        Date.class,
-                        values.toArray())
-                .stream()
-                .map(Date::toLocalDate)
-                .findFirst()
-                .orElse(asked.today());
+                : one.passedOver(PassedOver.windows(asked, classesMet.day(asked)));
     }
 
     private static int rusty(StudentState state, GrapplingMap map, LocalDate today) {

@@ -211,4 +211,30 @@ class MapTest {
                         .code())
                 .isEqualTo("ROUTE_COUNT");
     }
+
+    /** A rank is looked at under the ruleset of its ladder, or under the one that is asked for. */
+    @Test
+    void aRankIsSeenUnderItsLaddersRules() {
+        HttpUser viewer = RunningClub.as("viewer");
+        String gaps = "/api/map/gaps?rank=junior-orange";
+        assertThat(viewer.get(gaps).expect(200).text()).contains("Of no use under Jacket throwing");
+        assertThat(viewer.get(gaps + "&ruleset=no-jacket").expect(200).text())
+                .contains("Of no use under No-jacket submission");
+    }
+
+    /** Without a jacket what needs one is left out; what half works leads on only where that is asked for. */
+    @Test
+    void theJacketAndHalvesAreAskedFor() {
+        HttpUser viewer = RunningClub.as("viewer");
+        assertThat(viewer.get("/api/map/gaps?jacket=NO_JACKET").expect(200).text())
+                .contains("Of no use without a jacket, and left out: ");
+        assertThat(viewer.get("/api/map/gaps").expect(200).text()).doesNotContain("Of no use");
+        assertThat(viewer.get("/api/map/gaps?jacket=WOOL").status()).isEqualTo(400);
+        JsonNode plain = viewer.get("/api/map/reach?rank=white").expect(200).json();
+        JsonNode halfway =
+                viewer.get("/api/map/reach?rank=white&halfway=true").expect(200).json();
+        assertThat(halfway.size()).isGreaterThanOrEqualTo(plain.size());
+        assertThat(halfway).isNotEqualTo(plain);
+        assertThat(plain.toString()).doesNotContain("HALFWAY");
+    }
 }

@@ -1,0 +1,108 @@
+package lynchet.server.mat;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import lynchet.server.HttpUser;
+import lynchet.server.RunningClub;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** What was recorded is seen at once, and what is taken back stays on the journal with whoever did it. */
+@Execution(ExecutionMode.CONCURRENT)
+class TakenBackTest {
+
+    private static final String CLASS = "fundamentals-" + RunningClub.TODAY;
+
+    private static ConfigurableApplicationContext club;
+    private static HttpUser head;
+    private static String student;
+
+    @BeforeAll
+    static void open() {
+        club = RunningClub.another();
+        head = RunningClub.head(club);
+        student = head.post("/api/people", Map.of("id", "x", "name", "Pim Lately", "joined", "2026-01-01"))
+                .expect(200)
+                .json()
+                .path("id")
+                .asString();
+    }
+
+    @AfterAll
+    static void close() {
+        club.close();
+    }
+
+    private static String lastSeen() {
+        return head.get("/api/people?find=Pim%20Lately")
+                .expect(200)
+                .json()
+                .path("rows")
+                .path(0)
+                .path("lastSeen")
+                .asString("never");
+    }
+
+    private static List<String> journal(String what, String id) {
+        return club.getBean(JdbcTemplate.class)
+                .queryForList("select who from journal where what = ? and target = ?", String.class, what, id);
+    }
+
+    @Test
+    void aCheckInIsSeenAtOnceAndTakenBackUnderANameThatIsKept() {
+        assertThat(lastSeen()).isEqualTo("never");
+        head.post("/api/attendance", Map.of("id", "a-pim", "student", student, "classId", CLASS))
+                .expect(200);
+        assertThat(lastSeen()).isEqualTo(RunningClub.TODAY);
+        assertThat(journal("remove", "a-pim")).isEmpty();
+        head.delete("/api/attendance/a-pim").expect(204);
+        assertThat(lastSeen()).isEqualTo("never");
+        assertThat(journal("remove", "a-pim")).containsExactly("head");
+        assertThat(head.delete("/api/attendance/a-pim").status()).isEqualTo(404);
+        assertThat(journal("remove", "a-pim")).as("once").hasSize(1);
+    }
+
+    @Test
+    void aDrillIsTakenBackOnceUnderAName() {
+        head.post(
+                        "/api/practice",
+                        Map.of(
+                                "id",
+                                "p-pim",
+                                "classId",
+                                CLASS,
+                                "student",
+                                student,
+                                "technique",
+                                "hip-bump-sweep",
+                                "reps",
+                                8))
+                .expect(200);
+        assertThat(journal("withdraw", "p-pim"))
+                .as("what is added says itself who did it")
+                .isEmpty();
+        head.delete("/api/practice/p-pim").expect(200);
+        head.delete("/api/practice/p-pim").expect(200);
+        assertThat(journal("withdraw", "p-pim")).containsExactly("head");
+    }
+
+    @Test
+    void onlyAMarkThatIsThereAndTheirsIsTakenBack() {
+        String mark =
+                "{\"id\":\"%s\",\"student\":\"%s\",\"subject\":\"arm-lock\",\"standard\":\"SHOWN\",\"passed\":%s%s}";
+        head.post("/api/marks", mark.formatted("m-pim", student, true, "")).expect(200);
+        String unknown = mark.formatted("m-back", student, false, ",\"withdraws\":\"no-such-mark\"");
+        assertThat(head.post("/api/marks", unknown).expect(422).code()).isEqualTo("MARK_WITHDRAWS");
+        String theirs = mark.formatted("m-back", "orla-fenwick", false, ",\"withdraws\":\"m-pim\"");
+        assertThat(head.post("/api/marks", theirs).expect(422).code()).isEqualTo("MARK_WITHDRAWS");
+        head.post("/api/marks", mark.formatted("m-back", student, false, ",\"withdraws\":\"m-pim\""))
+                .expect(200);
+    }
+}

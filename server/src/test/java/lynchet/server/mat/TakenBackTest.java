@@ -105,4 +105,20 @@ class TakenBackTest {
         head.post("/api/marks", mark.formatted("m-back", student, false, ",\"withdraws\":\"m-pim\""))
                 .expect(200);
     }
+
+    @Test
+    void aCardIsOnePersonsWhoeverAsksForIt() {
+        Map<String, Object> ann = Map.of("id", "x", "name", "Ann Card", "joined", "2026-01-01", "card", "C-778");
+        head.post("/api/people", ann).expect(200);
+        Map<String, Object> ben = Map.of("id", "y", "name", "Ben Card", "joined", "2026-01-01", "card", "C-778");
+        HttpUser.Answer refused = head.post("/api/people", ben).expect(422);
+        assertThat(refused.code()).isEqualTo("CARD_UNIQUE");
+        assertThat(refused.text()).contains("/card").contains("Ann Card");
+        assertThat(head.get("/api/people/card/C-778")
+                        .expect(200)
+                        .json()
+                        .path("name")
+                        .asString())
+                .isEqualTo("Ann Card");
+    }
 }

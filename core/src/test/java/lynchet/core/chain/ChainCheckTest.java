@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import lynchet.core.card.Family;
 import lynchet.core.card.Hazard;
+import lynchet.core.card.Jacket;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Ruleset;
@@ -299,6 +300,24 @@ class ChainCheckTest {
         assertThat(report.taught().minutes()).isEqualTo(8 + 16 + 8 + 6);
         assertThat(report.taught().ages()).isEqualTo(new Ages(13, 16, false));
         assertThat(report.taught().falls()).containsExactly("side-fall");
+    }
+
+    /** A grip on a sleeve and a hold on a bare arm do not go together; what goes with either does. */
+    @Test
+    void aChainIsForOneOfTheTwo() {
+        tiny.add(TinyMap.worn("pull", Jacket.JACKET)).add(TinyMap.worn("hug", Jacket.NO_JACKET));
+        tiny.link("pulled", "mount", "pull", "mount").link("hugged", "mount", "hug", "mount");
+        assertThat(mixed("pulled", "hugged")).containsExactly("It mixes techniques with and without the jacket.");
+        assertThat(mixed("pulled", "pulled")).isEmpty();
+        assertThat(mixed("hugged", "hugged")).isEmpty();
+    }
+
+    private List<String> mixed(String first, String second) {
+        ChainStep all = step("sweep", new Turn(null, step(first, new Turn(null, step(second)))));
+        return check(all).findings().stream()
+                .filter(f -> f.code() == ChainFinding.Code.JACKET_MIX)
+                .map(ChainFinding::sentence)
+                .toList();
     }
 
     @Test

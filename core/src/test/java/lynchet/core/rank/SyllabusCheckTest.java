@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Set;
 import lynchet.core.card.Family;
 import lynchet.core.card.Hazard;
+import lynchet.core.card.Technique;
+import lynchet.core.card.Version;
 import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainStep;
 import lynchet.core.chain.Turn;
@@ -18,6 +20,8 @@ import lynchet.core.mat.Role;
 import lynchet.core.mat.Standard;
 import lynchet.core.walk.Finding;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class SyllabusCheckTest {
 
@@ -292,5 +296,78 @@ class SyllabusCheckTest {
         return new SyllabusCheck(tiny.graph(), Map.of(), chains)
                 .load(ladder, rank)
                 .needed();
+    }
+
+    /** A sided technique asked for on one side, unless another item or rank asks for the other. */
+    @Test
+    void oneSideIsSaidUntilTheOtherIsAskedForToo() {
+        Item right = item("bridge", Standard.SHOWN, Sides.RIGHT);
+        Item left = new Item("l", Item.Kind.TECHNIQUE, "bridge", null, null, Standard.SHOWN, Sides.LEFT, null, 0, 0);
+        Item either = new Item("e", Item.Kind.TECHNIQUE, "bridge", null, null, null, Sides.EITHER, null, 0, 0);
+        String said = "1 bridge: asked for on one side only.";
+        assertThat(said(Finding.Code.ONE_SIDED, ladder(List.of(List.of(right))), "r0"))
+                .containsExactly(said);
+        assertThat(said(Finding.Code.ONE_SIDED, ladder(List.of(List.of(left))), "r0"))
+                .containsExactly(said);
+        Ladder grows = ladder(List.of(List.of(right), List.of(either)));
+        assertThat(said(Finding.Code.ONE_SIDED, grows, "r0")).containsExactly(said);
+        assertThat(said(Finding.Code.ONE_SIDED, grows, "r1")).isEmpty();
+        Item hold = item("h", Item.Kind.POSITION_GOAL, "mount", null, 20);
+        assertThat(said(Finding.Code.ONE_SIDED, ladder(List.of(List.of(hold))), "r0"))
+                .isEmpty();
+    }
+
+    @Test
+    void theVersionExaminedIsTheHousesOrItIsSaid() {
+        Technique plain = TinyMap.card("bridge", Family.ESCAPE, 1, 3, null, null, "ours", null);
+        tiny.add(plain.pointing(
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(
+                        new Version("ours", "Ours", null, "why", null, null, null),
+                        new Version("theirs", "Theirs", null, "why", null, null, null))));
+        assertThat(said(Finding.Code.VERSION_CLASH, ladder(List.of(List.of(version("theirs")))), "r0"))
+                .containsExactly("2 bridge: the version examined is not the one the house teaches.");
+        assertThat(said(Finding.Code.VERSION_CLASH, ladder(List.of(List.of(version("ours")))), "r0"))
+                .isEmpty();
+        assertThat(said(Finding.Code.VERSION_CLASH, ladder(List.of(List.of(version(null)))), "r0"))
+                .isEmpty();
+    }
+
+    private static Item version(String version) {
+        return new Item("v", Item.Kind.TECHNIQUE, "bridge", null, version, Standard.SHOWN, null, null, 0, 0);
+    }
+
+    /** Whatever brings somebody down asks for falls first: throws, takedowns, sweeps and turnovers; a pass does not. */
+    @ParameterizedTest
+    @CsvSource({"THROW, 1", "TAKEDOWN, 1", "SWEEP, 1", "TURNOVER, 1", "PASS, 0", "TRANSITION, 0"})
+    void fallsComeBeforeWhatBringsDown(Family family, int findings) {
+        tiny.add(TinyMap.card("hip-throw", family, 3, List.of(), List.of("back-fall")));
+        Ladder ladder = ladder(List.of(List.of(item("hip-throw", Standard.SHOWN, Sides.BOTH))));
+        assertThat(said(Finding.Code.FALL_ORDER, ladder, "r0")).hasSize(findings);
+    }
+
+    /** A prerequisite that comes later is a warning with what to teach first; a fall received is known as well as one done. */
+    @Test
+    void whatItBuildsOnComesFirst() {
+        Item hipThrow = item("hip-throw", Standard.SHOWN, Sides.BOTH);
+        assertThat(said(Finding.Code.ORDER, ladder(List.of(List.of(hipThrow))), "r0"))
+                .containsExactly("2 hip-throw: it builds on back-fall, which is not taught by this rank.");
+        Item received = new Item("r", Item.Kind.TECHNIQUE, "back-fall", null, null, null, null, Role.RECEIVER, 0, 0);
+        Ladder ladder = ladder(List.of(List.of(hipThrow, received)));
+        assertThat(said(Finding.Code.FALL_ORDER, ladder, "r0")).isEmpty();
+        assertThat(said(Finding.Code.ORDER, ladder, "r0")).hasSize(1);
+        assertThat(check(ladder, "r0"))
+                .filteredOn(f -> f.code() == Finding.Code.ORDER)
+                .allSatisfy(f -> assertThat(f.mend().cost()).isEqualTo(1));
+    }
+
+    @Test
+    void choosingAsManyAsThereAreIsPossible() {
+        SyllabusGroup all = new SyllabusGroup("All", 1, List.of(item("bridge", Standard.SHOWN, null)));
+        assertThat(said(Finding.Code.CHOOSE_IMPOSSIBLE, under(0, 0, null, List.of(all)), "r0"))
+                .isEmpty();
     }
 }

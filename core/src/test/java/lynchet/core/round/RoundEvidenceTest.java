@@ -276,4 +276,38 @@ class RoundEvidenceTest {
                 .containsExactly("tried-new", "tried-new", "tried-new", null, "rest-new");
         assertThat(renamed.events().get(4).who()).isEqualTo(Who.SECOND);
     }
+
+    /** A half leads where the link says; a threat leads nowhere unless they do something; tries are told by their start. */
+    @Test
+    void whereAHalfAndAThreatLead() {
+        GrapplingMap map = new TinyMap()
+                .pair("a", Stage.GRIPPED, 0.5)
+                .pair("b", Stage.HALF_DOWN, 0.5)
+                .pair("c", Stage.HALF_DOWN, 1)
+                .cost("one", 1)
+                .map();
+        Link half = new Link("half", "a", "one", null, null, null, null, "c", "b", "s", null, false);
+        GrapplingMap with = GrapplingMap.of(map.data().with(lynchet.core.map.MapData.only(half)));
+        List<Logged> logged = Logged.count(
+                List.of(round(List.of(
+                        event("half", null, null, Intent.TRY, Outcome.PARTIAL),
+                        event("half", null, null, Intent.TRY, Outcome.STOPPED),
+                        event("half", null, null, Intent.THREAT, Outcome.WORKED),
+                        event("half", null, null, Intent.THREAT, Outcome.STOPPED)))),
+                RoundFilter.ALL);
+        RoundEvidence evidence = RoundEvidence.of(with, logged, true);
+        assertThat(evidence.visits("b")).isEqualTo(1);
+        assertThat(evidence.visits("s")).as("stopped once, for both of them").isEqualTo(2);
+        assertThat(evidence.visits("c")).isZero();
+        assertThat(evidence.triesByPosition()).containsExactly(java.util.Map.entry("a", 2));
+    }
+
+    /** What they do where a link leads counts though the link worked; at a place the link does not touch it does not. */
+    @Test
+    void aReactionAtAPositionIsCountedWhereTheLinkTouchesIt() {
+        RoundEvidence there = evidence(event("rest", null, "shove", Intent.TRY, Outcome.WORKED));
+        RoundEvidence elsewhere = evidence(event("choke-s", null, "shove", Intent.TRY, Outcome.WORKED));
+        assertThat(share(there, "shove")).isCloseTo(2.0 / 3, within(1e-9));
+        assertThat(share(elsewhere, "shove")).isCloseTo(0.5, within(1e-9));
+    }
 }

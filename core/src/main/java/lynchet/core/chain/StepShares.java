@@ -56,10 +56,6 @@ final class StepShares {
         return tried;
     }
 
-    double works() {
-        return works;
-    }
-
     double mainLine() {
         return tried * works * undisturbed;
     }

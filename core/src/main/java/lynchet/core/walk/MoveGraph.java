@@ -140,11 +140,6 @@ public final class MoveGraph {
         return made.reactions;
     }
 
-    /** Whether it is on the map and may be done here. */
-    public boolean allows(Technique technique) {
-        return !technique.retired() && made.asked.allows(technique);
-    }
-
     public int states() {
         return positionOf.length;
     }

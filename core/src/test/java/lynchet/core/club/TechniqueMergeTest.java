@@ -200,7 +200,9 @@ class TechniqueMergeTest {
                 null,
                 null,
                 false));
-        tiny.map.add(card("hip-bump", "arms", "Pushes with the arms"));
+        tiny.map.add(card("hip-bump", "arms", "Pushes with the arms")).add(card("bump", "arms", "Hangs on the arms"));
+        tiny.map.reactions.add(new Reaction(
+                "of-the-other", "bump-mount", null, "they hang", null, null, "guard", null, "arms", false));
         tiny.map.add(TinyMap.technique("opener", 1)
                 .pointing(
                         List.of(),
@@ -224,7 +226,8 @@ class TechniqueMergeTest {
         assertThat(map.reaction("hits-back").orElseThrow().attack()).isEqualTo("bump-guard");
         assertThat(map.reaction("invited").orElseThrow())
                 .returns("bump-guard", Reaction::link)
-                .returns("arms", Reaction::fault);
+                .returns("arms-2", Reaction::fault);
+        assertThat(map.reaction("of-the-other").orElseThrow()).returns("arms", Reaction::fault);
         assertThat(map.ruleset("pins").orElseThrow().illegalTechniques()).containsExactly("bump");
     }
 

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import lynchet.core.card.Family;
+import lynchet.core.card.Fault;
 import lynchet.core.card.Need;
 import lynchet.core.rule.Breach;
 import org.junit.jupiter.api.Test;
@@ -63,6 +64,40 @@ class WellFormedTest {
                     t.rulesets.add(TinyMap.pinning("pins", "guard"));
                     t.pairs.add(new PositionPair("ab", Stage.GRIPPED, ruled("a", 1, 0.4), ruled("b", -1, 0.4)));
                 }),
+                breach(
+                        "ID_UNIQUE",
+                        "twice",
+                        t -> t.pairs.addAll(List.of(
+                                new PositionPair("twice", Stage.APART, TinyMap.position("one", 0), null),
+                                new PositionPair("twice", Stage.APART, TinyMap.position("other", 0), null)))),
+                breach("REACTION_CYCLE", "turn", t -> {
+                    t.answer("again", "turn", "guard", "sit-down", "s");
+                    t.reaction("turn", "again", "guard");
+                }),
+                breach(
+                        "LINK_VERSION",
+                        "bad",
+                        t -> t.links.add(
+                                new Link("bad", "s", "sit-down", "v", null, null, null, "s", null, null, null, false))),
+                breach("TAP_BY_SUBMISSION", "bad", t -> {
+                    t.link("bad", "s", "sit-down", Link.TAP);
+                    t.cost("sit-down", 1);
+                }),
+                breach(
+                        "CARRIES_OVER_EXISTS",
+                        "x",
+                        t -> t.add(TinyMap.technique("x", 1)
+                                .pointing(List.of(), List.of(), List.of("nothing"), List.of(), List.of()))),
+                breach(
+                        "FAULT_OPENS",
+                        "x",
+                        t -> t.add(TinyMap.technique("x", 1)
+                                .pointing(
+                                        List.of(),
+                                        List.of(),
+                                        List.of(),
+                                        List.of(new Fault("f", "see", "why", "fix", "no-link", false)),
+                                        List.of()))),
                 breach("LINK_STARTS", "bad", t -> t.link("bad", "nowhere", "sit-down", "s")),
                 breach("LINK_ENDS", "bad", t -> t.link("bad", "s", "sit-down", "nowhere")),
                 breach(

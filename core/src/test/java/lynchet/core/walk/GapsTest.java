@@ -174,6 +174,19 @@ class GapsTest {
                 .containsExactly("bridge");
     }
 
+    /** What stood on a link once, which is retired, stands on none now, whatever the ruleset. */
+    @Test
+    void aRetiredLinkIsNoPlaceOnTheMap() {
+        tiny.link("old", "mount", "old-way", "s");
+        tiny.links.replaceAll(link -> link.id().equals("old") ? link.asRetired() : link);
+        tiny.rulesets.add(TinyMap.pinning("pins", "mount"));
+        MoveGraph graph = MoveGraph.under(tiny.map(), tiny.map().ruleset("pins").orElseThrow());
+        assertThat(TinyMap.gaps(graph, Set.of("throw", "old-way")))
+                .filteredOn(f -> "old-way".equals(f.technique()))
+                .extracting(Finding::code)
+                .containsExactly(Finding.Code.NO_WAY_IN);
+    }
+
     @Test
     void manyThatHaveNoPlaceAreCounted() {
         String[] locks = {"a1", "a2", "a3", "a4", "a5", "a6", "a7", "a8"};

@@ -20,9 +20,6 @@ import lynchet.core.rank.SyllabusGroup;
  */
 public final class PassedOver {
 
-    /** From so many on it is said. */
-    public static final int SAID_FROM = 2;
-
     private final Readiness.Question asked;
     private final LadderCount count;
     private final Progress progress;

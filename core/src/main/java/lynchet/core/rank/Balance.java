@@ -1,9 +1,7 @@
 package lynchet.core.rank;
 
 import java.util.EnumMap;
-import java.util.HashSet;
 import java.util.Map;
-import java.util.Set;
 import lynchet.core.card.Family;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
@@ -23,16 +21,17 @@ public record Balance(Map<Family, Integer> families, double standing) {
     /** The mix at a rank. */
     public static Balance of(Ladder ladder, String rankId, GrapplingMap map) {
         Map<Family, Integer> families = new EnumMap<>(Family.class);
-        Set<String> counted = new HashSet<>();
+        int all = 0;
         int standing = 0;
         for (String id : ladder.knownBy(rankId, map)) {
             Technique technique = map.technique(id).orElseThrow();
-            if (!technique.family().isSolo() && counted.add(id)) {
+            if (!technique.family().isSolo()) {
+                all++;
                 families.merge(technique.family(), 1, Integer::sum);
                 standing += isStanding(id, map) ? 1 : 0;
             }
         }
-        return new Balance(Map.copyOf(families), counted.isEmpty() ? 0 : (double) standing / counted.size());
+        return new Balance(Map.copyOf(families), all == 0 ? 0 : (double) standing / all);
     }
 
     private static boolean isStanding(String technique, GrapplingMap map) {

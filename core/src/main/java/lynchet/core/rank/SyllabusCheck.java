@@ -103,8 +103,11 @@ public final class SyllabusCheck {
 
     private Optional<Finding> balance(Ladder ladder, Rank rank) {
         Double wanted = ladder.policy().standing();
+        if (wanted == null) {
+            return Optional.empty();
+        }
         Balance mix = Balance.of(ladder, rank.id(), map);
-        if (wanted == null || mix.families().isEmpty() || Math.abs(mix.standing() - wanted) <= Balance.NEAR) {
+        if (mix.families().isEmpty() || Math.abs(mix.standing() - wanted) <= Balance.NEAR) {
             return Optional.empty();
         }
         String sentence = rank.name() + ": " + Math.round(100 * mix.standing())

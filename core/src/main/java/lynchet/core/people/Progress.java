@@ -158,6 +158,11 @@ public final class Progress {
         return subjects;
     }
 
+    /** What an item is about, as marks and practice name it. */
+    public String subject(Item item) {
+        return subject(item, map);
+    }
+
     /** Marks and practice name a counter by its technique. */
     private static String subject(Item item, GrapplingMap map) {
         return item.kind() == Item.Kind.COUNTER

@@ -1,6 +1,7 @@
 package lynchet.core.people;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -43,6 +44,33 @@ public record StudentRecord(
         practice = Say.list(practice);
         marks = Say.list(marks);
         rounds = Say.list(rounds);
+    }
+
+    /**
+     * What there was at the end of a day, as far as it stands today: what was taken back since counts as never given.
+     *
+     * @param zone where the club is, for marks that name no class
+     */
+    public StudentRecord until(LocalDate day, ZoneId zone) {
+        List<Mark> standing = MarkBook.withoutTakenBack(marks).stream()
+                .filter(mark -> !dayOf(mark, zone).isAfter(day))
+                .toList();
+        return new StudentRecord(
+                student,
+                promotions.stream().filter(given -> !given.date().isAfter(day)).toList(),
+                attended.stream().filter(c -> !c.date().isAfter(day)).toList(),
+                practice,
+                standing,
+                markedIn,
+                rounds.stream()
+                        .filter(round -> !roundDays.get(round.id()).isAfter(day))
+                        .toList(),
+                roundDays);
+    }
+
+    private LocalDate dayOf(Mark mark, ZoneId zone) {
+        LocalDate inClass = mark.classId() == null ? null : markedIn.get(mark.classId());
+        return inClass != null ? inClass : LocalDate.ofInstant(mark.at(), zone);
     }
 
     /** The state folded from all of it, in the order of the days. */

@@ -27,7 +27,8 @@ public record Knowledge(BitSet mine, BitSet theirs, boolean againstAnyone) {
         return technique == MoveGraph.NONE || mine.get(technique);
     }
 
-    boolean allows(MoveGraph graph, int move) {
+    /** Whether both know what a move takes. */
+    public boolean allows(MoveGraph graph, int move) {
         int they = graph.theirTechnique(move);
         return iKnow(graph.myTechnique(move)) && (they == MoveGraph.NONE || theirs.get(they));
     }

@@ -58,7 +58,8 @@ public final class Reach {
         }
     }
 
-    boolean reachedState(int state) {
+    /** Whether a state of the graph can be reached: a position, with a reaction pending or none. */
+    public boolean reachedState(int state) {
         return moves[state] != FAR;
     }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -308,6 +309,38 @@ class StudentStateTest {
                 assertThat(state.on(subject, side).orElse(null)).isEqualTo(slow.fading(subject, side));
                 for (String version : versions) {
                     assertThat(state.marks()
+                                    .best(subject, Role.PERFORMER, side, version)
+                                    .orElse(null))
+                            .isEqualTo(slow.best(subject, side, version));
+                }
+            }
+        }
+        asItWas(record, DAY.plusDays(random.nextInt(120)), subjects, versions);
+    }
+
+    /** Of an earlier day: as if what came after had not been recorded, and what was taken back had never been. */
+    private static void asItWas(StudentRecord all, LocalDate day, List<String> subjects, List<String> versions) {
+        StudentState then = all.until(day, ZoneOffset.UTC).state(List.of(), new TinyMap().map());
+        List<Mark> marks = all.marks().stream()
+                .filter(m -> m.withdraws() == null
+                        && all.marks().stream().noneMatch(b -> m.id().equals(b.withdraws()))
+                        && (m.classId() == null
+                                || !all.markedIn().get(m.classId()).isAfter(day)))
+                .toList();
+        SlowReplay slow = new SlowReplay(new StudentRecord(
+                "ana",
+                List.of(),
+                all.attended().stream().filter(c -> !c.date().isAfter(day)).toList(),
+                all.practice(),
+                marks,
+                all.markedIn(),
+                null,
+                java.util.Map.of()));
+        for (String subject : subjects) {
+            for (Side side : List.of(Side.RIGHT, Side.LEFT)) {
+                assertThat(then.on(subject, side).orElse(null)).isEqualTo(slow.fading(subject, side));
+                for (String version : versions) {
+                    assertThat(then.marks()
                                     .best(subject, Role.PERFORMER, side, version)
                                     .orElse(null))
                             .isEqualTo(slow.best(subject, side, version));

@@ -17,16 +17,16 @@ import lynchet.core.mat.TrainingClass;
 import lynchet.core.rank.Ladder;
 
 /** One student's classes, drills and passes, put together a line at a time. */
-final class Training {
-    final List<TrainingClass> classes = new ArrayList<>();
-    final List<PracticeEntry> practice = new ArrayList<>();
-    final List<Mark> marks = new ArrayList<>();
+public final class Training {
+    public final List<TrainingClass> classes = new ArrayList<>();
+    public final List<PracticeEntry> practice = new ArrayList<>();
+    public final List<Mark> marks = new ArrayList<>();
 
-    void drill(String technique, LocalDate day, Side side, int reps) {
+    public void drill(String technique, LocalDate day, Side side, int reps) {
         drill(technique, day, side, reps, false, null);
     }
 
-    void drill(String technique, LocalDate day, Side side, int reps, boolean part, Role role) {
+    public void drill(String technique, LocalDate day, Side side, int reps, boolean part, Role role) {
         practice.add(new PracticeEntry(
                 "p" + practice.size(),
                 attend(day),
@@ -44,7 +44,7 @@ final class Training {
                 false));
     }
 
-    String attend(LocalDate day) {
+    public String attend(LocalDate day) {
         String id = "c" + day;
         if (classes.stream().noneMatch(c -> c.id().equals(id))) {
             classes.add(TinyClub.trained(id, day, "all", null, false));
@@ -52,11 +52,11 @@ final class Training {
         return id;
     }
 
-    void pass(String technique) {
+    public void pass(String technique) {
         mark(technique, null, Standard.SHOWN, true, List.of());
     }
 
-    void mark(String technique, LocalDate day, Standard standard, boolean passed, List<String> faults) {
+    public void mark(String technique, LocalDate day, Standard standard, boolean passed, List<String> faults) {
         marks.add(new Mark(
                 "m" + marks.size(),
                 "ana",
@@ -73,15 +73,15 @@ final class Training {
                 null));
     }
 
-    final List<Promotion> promotions = new ArrayList<>();
+    public final List<Promotion> promotions = new ArrayList<>();
 
-    StudentRecord record() {
+    public StudentRecord record() {
         Map<String, LocalDate> days = new HashMap<>();
         classes.forEach(c -> days.put(c.id(), c.date()));
         return new StudentRecord("ana", promotions, classes, practice, marks, days, null, Map.of());
     }
 
-    StudentState state(Ladder... ladders) {
+    public StudentState state(Ladder... ladders) {
         return record().state(List.of(ladders), new TinyMap().map());
     }
 }

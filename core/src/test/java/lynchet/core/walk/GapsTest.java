@@ -320,7 +320,7 @@ class GapsTest {
 
     /** NO_ANSWER and NO_ESCAPE again, by walking strings instead of arrays. */
     static Set<String> blockedSlowly(GrapplingMap map, Set<String> known) {
-        Map<String, Integer> reached = ReachTest.slowly(map, known);
+        Map<String, Integer> reached = SlowReach.states(map, known);
         Set<String> blocked = new HashSet<>();
         for (Position position : map.positions()) {
             Set<String> states = reached.keySet().stream()

@@ -3,7 +3,6 @@ package lynchet.core.walk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -11,7 +10,6 @@ import lynchet.core.card.Jacket;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Position;
-import lynchet.core.map.Reaction;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import org.junit.jupiter.api.Test;
@@ -79,67 +77,6 @@ class ReachTest {
                 .isEmpty();
     }
 
-    /** The same question answered the slow way: a set of (position, reaction, whose answer) grown until it stands. */
-    static Map<String, Integer> slowly(GrapplingMap map, Set<String> known) {
-        Map<String, Integer> seen = new HashMap<>(Map.of("s", 0));
-        for (int round = 0; ; round++) {
-            Map<String, Integer> grown = new HashMap<>(seen);
-            for (String state : seen.keySet()) {
-                for (String to : nextStates(map, state, known)) {
-                    grown.merge(to, seen.get(state) + 1, Math::min);
-                }
-            }
-            if (grown.equals(seen)) {
-                return seen;
-            }
-            seen = grown;
-        }
-    }
-
-    private static Set<String> nextStates(GrapplingMap map, String state, Set<String> known) {
-        String[] parts = state.split("/");
-        String here = parts[0];
-        String there = map.counterpart(here).id();
-        Set<String> next = new HashSet<>();
-        for (Link link : map.links()) {
-            if (link.retired() || !known.contains(link.technique())) {
-                continue;
-            }
-            boolean mine =
-                    link.from().equals(here) && (!link.answersReaction() || state.endsWith("/" + link.when() + "/me"));
-            boolean theirs = link.from().equals(there)
-                    && (!link.answersReaction() || state.endsWith("/" + link.when() + "/them"));
-            if (mine && !link.endsInTap()) {
-                next.add(link.to());
-            }
-            if (theirs && !link.endsInTap()) {
-                next.add(map.counterpart(link.to()).id());
-            }
-            for (Reaction reaction : map.reactions()) {
-                if (link.id().equals(reaction.link())) {
-                    addReaction(map, reaction, mine, theirs, next);
-                }
-            }
-        }
-        for (Reaction reaction : map.reactions()) {
-            addReaction(map, reaction, here.equals(reaction.position()), there.equals(reaction.position()), next);
-        }
-        return next;
-    }
-
-    private static void addReaction(
-            GrapplingMap map, Reaction reaction, boolean theyDo, boolean iDo, Set<String> next) {
-        if (reaction.retired()) {
-            return;
-        }
-        if (theyDo) {
-            next.add(reaction.leaves() + "/" + reaction.id() + "/me");
-        }
-        if (iDo) {
-            next.add(map.counterpart(reaction.leaves()).id() + "/" + reaction.id() + "/them");
-        }
-    }
-
     @ParameterizedTest
     @MethodSource("lynchet.core.map.TinyMap#twoHundredSeeds")
     void agreesWithTheSlowWay(long seed) {
@@ -149,7 +86,7 @@ class ReachTest {
                 Set.of("t0", "t1", "t2"), Set.of("t1", "t3", "t5"), Set.of("t0", "t1", "t2", "t3", "t4", "t5"))) {
             Reach reach = Reach.of(graph, Knowledge.sameLevel(graph, known));
             Map<String, Integer> fewest = new HashMap<>();
-            slowly(map, known).forEach((state, moves) -> fewest.merge(state.split("/")[0], moves, Math::min));
+            SlowReach.states(map, known).forEach((state, moves) -> fewest.merge(state.split("/")[0], moves, Math::min));
             for (Position position : map.positions()) {
                 assertThat(reach.moves(position.id()).stream().boxed().toList())
                         .as(position.id())

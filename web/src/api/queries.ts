@@ -3,6 +3,7 @@ import { createContext, useContext } from 'react';
 import { today } from '../ui/words';
 import { type Problem, read, readTagged } from './client';
 import type {
+  Been,
   Calendar,
   ChainView,
   ClassSheet,
@@ -12,6 +13,7 @@ import type {
   Edited,
   Finding,
   Fitting,
+  GameView,
   Holding,
   IgnoredGap,
   LadderView,
@@ -19,11 +21,13 @@ import type {
   LetterView,
   Link,
   MapData,
+  MemoryView,
   Name,
   Pair,
   PatternView,
   Position,
   ProgressView,
+  Promotion,
   RankCheck,
   Reached,
   Reaction,
@@ -349,6 +353,36 @@ export const useProgress = (student: string | null) =>
     queryKey: ['people', student, 'progress'],
     queryFn: () => read(`/people/${student}/progress`),
     enabled: student !== null,
+  });
+
+/** What a student goes for where, and what has come in three months; for coaches. */
+export const useGame = (student: string, on = true) =>
+  useQuery<GameView>({
+    queryKey: ['people', student, 'game'],
+    queryFn: () => read(`/people/${student}/game`),
+    enabled: on,
+  });
+
+/** What stands behind one thing a student knows: days of practice and marks. */
+export const useMemory = (student: string, subject: string) =>
+  useQuery<MemoryView>({
+    queryKey: ['people', student, 'memory', subject],
+    queryFn: () => read(`/people/${student}/memory?subject=${encodeURIComponent(subject)}`),
+  });
+
+/** The classes a student was in, of at most a year. */
+export const useBeen = (student: string, from: string, to: string) =>
+  useQuery<Been[]>({
+    queryKey: ['people', student, 'attendance', from, to],
+    queryFn: () => read(`/people/${student}/attendance?from=${from}&to=${to}`),
+    placeholderData: keepPreviousData,
+  });
+
+/** The belts and stripes a student was given. */
+export const usePromotions = (student: string) =>
+  useQuery<Promotion[]>({
+    queryKey: ['people', student, 'promotions'],
+    queryFn: () => read(`/promotions?student=${student}`),
   });
 
 export const useReadiness = (student: string) =>

@@ -1,27 +1,42 @@
-import { Button } from '@mantine/core';
+import { Button, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import {
   type MapIndex,
   useChains,
+  useGame,
   useLadders,
   useMap,
   useProgress,
   useReadiness,
   useSession,
 } from '../api/queries';
-import type { LadderView, ProgressView, Readiness } from '../api/types';
+import type { LadderView, ProgressView, Soil } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Hillside } from '../map/Hillside';
 import { hiddenBy, Legend } from '../map/Legend';
 import legend from '../map/Legend.module.css';
-import { nameOf } from '../rank/RankPage';
 import { Belt } from '../ui/Belt';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
-import { count, date, isNow, percent, plain, VERDICT } from '../ui/words';
+import { date, isNow, plain } from '../ui/words';
+import { Game } from './Game';
 import { Leaving } from './Leaving';
 import classes from './StudentPage.module.css';
+import { Syllabus } from './Syllabus';
+import { subjectOf } from './subjects';
+import { Then } from './Then';
+import { Towards } from './Towards';
+import { Trail } from './Trail';
+import { Week } from './Week';
+
+/** What stands at the right; the game is for coaches. */
+const TABS = [
+  { value: 'next', label: 'Next', coaches: false },
+  { value: 'game', label: 'Game', coaches: true },
+  { value: 'then', label: 'Then', coaches: true },
+  { value: 'trail', label: 'Trail', coaches: false },
+];
 
 export function StudentPage() {
   const { id = '' } = useParams();
@@ -45,7 +60,14 @@ export function StudentPage() {
 
 function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapIndex; ladders: LadderView[] }) {
   const readiness = useReadiness(view.student.id);
-  const isHead = useSession().data?.role === 'HEAD';
+  const role = useSession().data?.role;
+  const isHead = role === 'HEAD';
+  const isCoach = role !== 'VIEWER';
+  const [params, setParams] = useSearchParams();
+  const tab =
+    TABS.find((one) => one.value === params.get('tab') && (isCoach || !one.coaches))?.value ?? 'next';
+  const game = useGame(view.student.id, isCoach && tab !== 'trail');
+  const chains = useChains();
   const navigate = useNavigate();
   const [only, setOnly] = useState<string | null>(null);
   const { student } = view;
@@ -83,7 +105,6 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
       </PageHead>
       <div className={classes.columns}>
         <Scroll label="Worked so far" className={classes.left}>
-          <p className={classes.sinceBelow}>{standing}</p>
           <div className={classes.hill}>
             <Hillside
               map={map}
@@ -102,132 +123,60 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
               <Legend soil={soil} only={only} onOnly={setOnly} />
             </div>
           </div>
-          <Syllabus view={view} map={map} />
+          <Syllabus view={view} map={map} ladders={ladders} />
         </Scroll>
         <Scroll label="What is next" className={classes.right}>
-          {student.restrictions
-            .filter((r) => isNow(r.from, r.until))
-            .map((r) => (
-              <p key={r.kind} className={classes.limit}>
-                {plain(r.kind)} {r.until ? `until ${date(r.until)}` : 'until lifted'}
-              </p>
-            ))}
-          <Loaded query={readiness}>
-            {(all) => all.map((r) => <Towards key={r.ladder} readiness={r} ladders={ladders} />)}
-          </Loaded>
-          {view.ranks.length === 0 && (
-            <p>
-              {student.guest
-                ? 'A guest is on no ladder. What they drill is kept; once they join, this says what is missing for the next rank.'
-                : 'No rank yet, so there is no next one. It is written down under Change.'}
-            </p>
+          <p className={classes.sinceBelow}>{standing}</p>
+          <SegmentedControl
+            fullWidth
+            mb={14}
+            aria-label="What to look at"
+            value={tab}
+            onChange={(value) => setParams({ tab: value }, { replace: true })}
+            data={TABS.filter((one) => isCoach || !one.coaches)}
+          />
+          {tab === 'game' && <Loaded query={game}>{(shown) => <Game game={shown} map={map} />}</Loaded>}
+          {tab === 'then' && (
+            <Loaded query={game}>
+              {(shown) => <Then game={shown} map={map} soil={view.soil as Record<string, Soil>} />}
+            </Loaded>
           )}
-          {isHead && <Leaving student={student} />}
+          {tab === 'trail' && <Trail view={view} ladders={ladders} />}
+          {tab === 'next' && (
+            <>
+              {student.restrictions
+                .filter((r) => isNow(r.from, r.until))
+                .map((r) => (
+                  <p key={r.kind} className={classes.limit}>
+                    {plain(r.kind)} {r.until ? `until ${date(r.until)}` : 'until lifted'}
+                  </p>
+                ))}
+              {isCoach && (
+                <Loaded query={game}>
+                  {(shown) => (
+                    <Week
+                      game={shown}
+                      name={(subject) => subjectOf(subject, map, chains.data, ladders).name}
+                      isTechnique={(subject) => map.technique.has(subject)}
+                    />
+                  )}
+                </Loaded>
+              )}
+              <Loaded query={readiness}>
+                {(all) => all.map((r) => <Towards key={r.ladder} readiness={r} ladders={ladders} />)}
+              </Loaded>
+              {view.ranks.length === 0 && (
+                <p>
+                  {student.guest
+                    ? 'A guest is on no ladder. What they drill is kept; once they join, this says what is missing for the next rank.'
+                    : 'No rank yet, so there is no next one. It is written down under Change.'}
+                </p>
+              )}
+              {isHead && <Leaving student={student} />}
+            </>
+          )}
         </Scroll>
       </div>
     </>
-  );
-}
-
-function Syllabus({ view, map }: { view: ProgressView; map: MapIndex }) {
-  const chains = useChains();
-  return view.ladders.map((ladder) => (
-    <section key={ladder.ladder} aria-label="Syllabus progress">
-      {ladder.groups.map((group) => (
-        <div key={group.name} className={classes.group}>
-          <h2>
-            {group.name}
-            <span className="quiet">
-              {' '}
-              {group.met} of {group.needed}
-            </span>
-          </h2>
-          <ul>
-            {group.items.map((progress) => (
-              <li key={progress.item.id} className={progress.met ? classes.met : undefined}>
-                <span className={classes.tick} aria-hidden="true">
-                  {progress.met ? '✓' : '○'}
-                </span>
-                <span>{nameOf(progress.item, map, chains.data)}</span>
-                <span className="quiet">
-                  {progress.met ? plain(progress.have ?? '').toLowerCase() : progress.missing}
-                  {progress.fading &&
-                    ` · ${plain(progress.fading).toLowerCase()}, ${count(progress.sessions, 'session', 'sessions')}`}
-                </span>
-              </li>
-            ))}
-          </ul>
-        </div>
-      ))}
-    </section>
-  ));
-}
-
-function Towards({ readiness, ladders }: { readiness: Readiness; ladders: LadderView[] }) {
-  const ladder = ladders.find((l) => l.ladder.id === readiness.ladder)?.ladder;
-  const next = ladder?.ranks.find((r) => r.id === readiness.nextRank);
-  const { projection, stripe } = readiness;
-  return (
-    <section aria-label="Readiness">
-      <h2>
-        {next ? `Towards ${next.name.toLowerCase()}` : 'At the top of this ladder'}:{' '}
-        <span className={readiness.verdict === 'HELD' ? classes.held : undefined}>
-          {VERDICT[readiness.verdict]}
-        </span>
-      </h2>
-      {stripe && (
-        <p>
-          Stripe {stripe.number}: {stripe.have} of {stripe.need} classes
-          {stripe.met
-            ? ', due now'
-            : stripe.projection
-              ? `, about ${date(stripe.projection.median)}`
-              : ', not attending'}
-          .
-        </p>
-      )}
-      <ul className={classes.conditions}>
-        {readiness.conditions.map((condition) => (
-          <li key={condition.label} className={condition.met ? classes.met : undefined}>
-            <span className={classes.tick} aria-hidden="true">
-              {condition.met ? '✓' : '○'}
-            </span>
-            <div>
-              <strong>{condition.label}</strong>
-              {condition.need && (
-                <span className="quiet">
-                  {' '}
-                  {condition.have} of {condition.need}
-                </span>
-              )}
-              {!condition.met && <div>{condition.missing}</div>}
-              {condition.by && <div className="quiet">about {date(condition.by)}</div>}
-            </div>
-          </li>
-        ))}
-      </ul>
-      {projection && projection.perWeek > 0 && (
-        <p className="quiet">
-          At {projection.perWeek.toFixed(1)} classes a week the classes are there about{' '}
-          {date(projection.median)}, likely between {date(projection.early)} and {date(projection.late)}.
-        </p>
-      )}
-      {!projection && <p className="quiet">No class in eight weeks: not attending, so no date.</p>}
-      {readiness.passedOver > 1 && (
-        <p>
-          <strong>Passed over at {count(readiness.passedOver, 'window', 'windows')}</strong> with everything
-          met and no hold.
-        </p>
-      )}
-      {readiness.window && readiness.verdict !== 'ELIGIBLE' && (
-        <p>The first promotion window after everything is there: {date(readiness.window)}.</p>
-      )}
-      <p className="quiet">
-        {count(readiness.conditions.filter((c) => c.met).length, 'condition', 'conditions')} met of{' '}
-        {readiness.conditions.length} (
-        {percent(readiness.conditions.filter((c) => c.met).length / Math.max(1, readiness.conditions.length))}
-        ). The coach decides.
-      </p>
-    </section>
   );
 }

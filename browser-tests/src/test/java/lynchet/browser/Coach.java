@@ -298,6 +298,10 @@ final class Coach implements AutoCloseable {
 
     /** Everything axe-core finds wrong on this screen, one line each. */
     List<?> axe() {
+        return axe("{ resultTypes: ['violations'] }");
+    }
+
+    private List<?> axe(String asked) {
         try {
             driver.executeScript(Files.readString(AXE));
         } catch (IOException e) {
@@ -305,15 +309,25 @@ final class Coach implements AutoCloseable {
         }
         return (List<?>) driver.executeAsyncScript("""
                 const done = arguments[arguments.length - 1];
-                axe.run(document, { resultTypes: ['violations'] }).then((r) => done(r.violations.map(
+                axe.run(document, %s).then((r) => done(r.violations.map(
                   (v) => v.id + ': ' + v.help + ' — ' + v.nodes.slice(0, 3).map((n) => n.target.join(' ') + ' '
                     + (n.any[0]?.message ?? '')).join(' | '))));
-                """);
+                """.formatted(asked));
     }
 
     /** The same where the server was away, of which the console speaks. */
     void nothingIsWrongButTheServer() {
         assertThat(axe()).as("axe-core at " + driver.getCurrentUrl()).isEmpty();
+    }
+
+    /** The same page in the colours of the night, and back: every text stands out enough. */
+    void canBeReadByNight() {
+        String scheme = "document.documentElement.setAttribute('data-mantine-color-scheme', '%s')";
+        script(scheme.formatted("dark"));
+        assertThat(axe("{ resultTypes: ['violations'], runOnly: ['color-contrast'] }"))
+                .as("by night at " + driver.getCurrentUrl())
+                .isEmpty();
+        script(scheme.formatted("light"));
     }
 
     void nothingIsWrongHere() {

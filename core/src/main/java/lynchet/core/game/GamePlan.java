@@ -53,7 +53,7 @@ public record GamePlan(List<Place> places, double coverage, Map<Family, Choice> 
 
         /** Passed before drilled, then the likelier, then the fresher. */
         static final Comparator<Choice> BEST_FIRST = Comparator.comparing(
-                        (Choice one) -> one.known().isPassed(), Comparator.reverseOrder())
+                        (Choice one) -> one.known().hasPass(), Comparator.reverseOrder())
                 .thenComparing(one -> one.works().estimate(), Comparator.reverseOrder())
                 .thenComparing(one -> one.known().freshness(), Comparator.reverseOrder())
                 .thenComparing(Choice::link);

@@ -42,7 +42,7 @@ public record HowKnown(@Nullable Standard passed, Fading.@Nullable State fading)
         return known;
     }
 
-    public boolean isPassed() {
+    public boolean hasPass() {
         return passed != null;
     }
 

@@ -15,9 +15,10 @@ import org.jspecify.annotations.Nullable;
  *
  * @param right sessions on the right, over all techniques
  * @param left sessions on the left
+ * @param weaker the side that is left out over all of it; null: neither, or too little was done to say
  * @param oneSided techniques drilled on one side and hardly on the other, the most practised first
  */
-public record Lopsided(int right, int left, List<OneSide> oneSided) {
+public record Lopsided(int right, int left, @Nullable Side weaker, List<OneSide> oneSided) {
 
     /** On the weaker side less than this share of all. */
     private static final double HARDLY = 0.2;
@@ -44,15 +45,14 @@ public record Lopsided(int right, int left, List<OneSide> oneSided) {
         }
         oneSided.sort(Comparator.comparingInt((OneSide one) -> -one.right() - one.left())
                 .thenComparing(OneSide::technique));
-        return new Lopsided(right, left, List.copyOf(oneSided));
+        return new Lopsided(right, left, weaker(right, left), List.copyOf(oneSided));
     }
 
     private static int sessions(StudentState state, String technique, Side side) {
         return state.on(technique, side).map(Fading::sessions).orElse(0);
     }
 
-    /** The side that is left out over all of it; null: neither, or too little was done to say. */
-    public @Nullable Side weaker() {
+    private static @Nullable Side weaker(int right, int left) {
         int both = right + left;
         if (both < 4 * Fading.DRILLED_AFTER || Math.min(right, left) >= HARDLY * both) {
             return null;

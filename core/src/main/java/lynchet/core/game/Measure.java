@@ -18,7 +18,7 @@ import lynchet.core.people.Fading;
 public record Measure(LocalDate day, int passed, int drilled, int rusty, int places, double coverage, int chains) {
 
     public static Measure of(LocalDate day, Map<String, HowKnown> known, GamePlan plan, List<ChainParts> chains) {
-        int passed = (int) known.values().stream().filter(HowKnown::isPassed).count();
+        int passed = (int) known.values().stream().filter(HowKnown::hasPass).count();
         return new Measure(
                 day,
                 passed,

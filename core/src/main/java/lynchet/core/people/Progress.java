@@ -36,16 +36,23 @@ public final class Progress {
      * @param have the standard reached on every side asked for; null: nothing yet
      * @param sessions effective sessions on the least practised side asked for
      * @param fading how fresh it is; null when no practice is logged
+     * @param subject what it is about, as marks and practice name it
+     * @param onSides each side that is asked for; empty where any will do
      * @param missing what is missing, in words; empty when met
      */
     public record ItemProgress(
             Item item,
+            String subject,
             boolean met,
             @Nullable Standard have,
+            List<OnSide> onSides,
             int sessions,
             Fading.@Nullable State fading,
             @Nullable LocalDate lastPractised,
             String missing) {}
+
+    /** What is there on one side; {@code have} null: nothing yet. */
+    public record OnSide(Side side, @Nullable Standard have, int sessions) {}
 
     /** A group with how many of its items are met out of how many are needed. */
     public record GroupProgress(String name, int needed, int met, List<ItemProgress> items) {
@@ -74,8 +81,15 @@ public final class Progress {
         boolean met = isEnough(item, have);
         return new ItemProgress(
                 item,
+                subject,
                 met,
                 have,
+                sides.stream()
+                        .map(side -> new OnSide(
+                                side,
+                                best(item, subject, side),
+                                state.on(subject, side).map(Fading::sessions).orElse(0)))
+                        .toList(),
                 sessions,
                 best.map(f -> f.stateOn(today)).orElse(null),
                 best.map(Fading::last).orElse(null),

@@ -4,13 +4,16 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Role;
+import lynchet.core.mat.Side;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.rank.Ladder;
 import lynchet.core.round.Round;
@@ -82,6 +85,29 @@ public record StudentRecord(
             state = state.after(event);
         }
         return state;
+    }
+
+    /** What stands behind the fading of one thing, on the right and on the left as far as anything was done there. */
+    public List<Memory> memory(String subject, GrapplingMap map) {
+        Map<Side, Map<LocalDate, PracticeDay>> days = new EnumMap<>(Side.class);
+        for (StudentEvent event : events(List.of(), map)) {
+            if (event instanceof StudentEvent.Practised did && did.subject().equals(subject)) {
+                add(did.side(), did.done(), days);
+            } else if (event instanceof StudentEvent.Marked judged
+                    && judged.mark().subject().equals(subject)
+                    && judged.isPractice()) {
+                add(judged.mark().side(), judged.done(), days);
+            }
+        }
+        return days.entrySet().stream()
+                .map(side -> Memory.of(side.getKey(), List.copyOf(side.getValue().values())))
+                .toList();
+    }
+
+    private static void add(Side side, PracticeDay done, Map<Side, Map<LocalDate, PracticeDay>> days) {
+        side.each()
+                .forEach(one -> days.computeIfAbsent(one, s -> new TreeMap<>())
+                        .merge(done.day(), done, PracticeDay::and));
     }
 
     private record Dated(LocalDate day, StudentEvent event) {}

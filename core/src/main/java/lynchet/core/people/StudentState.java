@@ -7,9 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import lynchet.core.mat.Mark;
-import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
-import lynchet.core.mat.Standard;
 import lynchet.core.rule.Say;
 
 /**
@@ -77,9 +75,7 @@ public final class StudentState {
         }
         if (event instanceof StudentEvent.Marked judged) {
             Mark mark = judged.mark();
-            return judged.day() == null
-                    || mark.role() != Role.PERFORMER
-                    || takes(mark.subject(), mark.side(), dayOf(mark, judged.day()));
+            return !judged.isPractice() || takes(mark.subject(), mark.side(), judged.done());
         }
         return !(event instanceof StudentEvent.Promoted);
     }
@@ -113,16 +109,11 @@ public final class StudentState {
         }
         StudentEvent.Marked judged = (StudentEvent.Marked) event;
         Mark mark = judged.mark();
-        boolean counts = judged.day() != null && mark.role() == Role.PERFORMER;
         return new StudentState(
                 lastSeen,
                 ladders,
-                counts ? practised(mark.subject(), mark.side(), dayOf(mark, judged.day())) : skills,
+                judged.isPractice() ? practised(mark.subject(), mark.side(), judged.done()) : skills,
                 marks.after(mark));
-    }
-
-    private static PracticeDay dayOf(Mark mark, LocalDate day) {
-        return PracticeDay.marked(day, !mark.faults().isEmpty(), mark.passed() && mark.standard() == Standard.LIVE);
     }
 
     private Map<SkillKey, Skill> practised(String subject, Side side, PracticeDay done) {

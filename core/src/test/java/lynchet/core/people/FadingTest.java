@@ -4,7 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.stream.IntStream;
+import lynchet.core.map.TinyMap;
+import lynchet.core.mat.Side;
+import lynchet.core.mat.Standard;
 import org.junit.jupiter.api.Test;
 
 class FadingTest {
@@ -39,6 +43,29 @@ class FadingTest {
         assertThat(third.stateOn(START.plusDays(90))).isEqualTo(Fading.State.RUSTY);
         assertThat(third.isDrilled()).isTrue();
         assertThat(after(0, 7, 21, 21 + 730).halfLife()).isCloseTo(11.7, within(0.02));
+    }
+
+    /** What is shown behind the word is the same sum, day by day; a day of too little is told and counts for nothing. */
+    @Test
+    void theMemoryTellsEachDay() {
+        Training training = new Training();
+        training.drill("throw", START, Side.BOTH, 6);
+        training.drill("throw", START.plusDays(3), Side.RIGHT, 5);
+        training.drill("throw", START.plusDays(7), Side.RIGHT, 6);
+        training.mark("throw", START.plusDays(7), Standard.SHOWN, false, List.of("f"));
+        training.mark("throw", START.plusDays(21), Standard.LIVE, true, List.of());
+        training.mark("sweep", START.plusDays(21), Standard.LIVE, true, List.of());
+        List<Memory> memory = training.record().memory("throw", new TinyMap().map());
+        assertThat(memory).extracting(Memory::side).containsExactly(Side.RIGHT, Side.LEFT);
+        assertThat(memory.get(1).days()).hasSize(1);
+        List<Memory.Day> right = memory.get(0).days();
+        assertThat(right).extracting(Memory.Day::counts).containsExactly(true, false, true, true);
+        assertThat(right.get(1).halfLife()).isEqualTo(7);
+        assertThat(right.get(2).recall()).isEqualTo(0.5);
+        assertThat(right.get(2).halfLife()).isCloseTo(7 * (1 + 1.6 * 0.5 * 0.75), within(1e-9));
+        Fading folded = training.state().on("throw", Side.RIGHT).orElseThrow();
+        assertThat(right.get(3).halfLife()).isEqualTo(folded.halfLife());
+        assertThat(right.get(3).done().day()).isEqualTo(folded.last());
     }
 
     /** At a recall of exactly one quarter it is stretched, not relearned: 7 · (1 + 1.6 · 0.75) = 15.4. */

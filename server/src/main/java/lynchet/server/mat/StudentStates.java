@@ -1,6 +1,7 @@
 package lynchet.server.mat;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -15,6 +16,7 @@ import lynchet.core.club.Parts;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
+import lynchet.core.people.Memory;
 import lynchet.core.people.Skill;
 import lynchet.core.people.StudentEvent;
 import lynchet.core.people.StudentState;
@@ -66,6 +68,23 @@ public class StudentStates implements AfterRecords {
     @Transactional(readOnly = true)
     public Map<String, StudentState> of(Collection<String> students) {
         return tables.load(students, null);
+    }
+
+    /** How one student stood at the end of a day, from what is known of it today. */
+    @Transactional(readOnly = true)
+    public StudentState asOf(String student, LocalDate day, ZoneId zone) {
+        return reader.read(List.of(student), RecordReader.What.ALL, null)
+                .get(student)
+                .until(day, zone)
+                .state(taught.now().ladders(), taught.now().map());
+    }
+
+    /** Practice of one thing, day by day and side by side. */
+    @Transactional(readOnly = true)
+    public List<Memory> memory(String student, String subject) {
+        return reader.read(List.of(student), RecordReader.What.ALL, List.of(subject))
+                .get(student)
+                .memory(subject, taught.now().map());
     }
 
     /** Folds what has just been recorded, in the caller's transaction. */

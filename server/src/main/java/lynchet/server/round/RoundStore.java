@@ -77,6 +77,11 @@ public class RoundStore extends PartStore<Round, RoundRow> {
         return RoundEvidence.of(map, count(filter), filter.student() == null);
     }
 
+    /** The evidence of what one student tried, with what is usual where that is little. */
+    public RoundEvidence evidenceOf(String student, GrapplingMap map) {
+        return RoundEvidence.of(map, count(new RoundFilter(student, null, null, null, null)), false);
+    }
+
     /** What {@link Logged#count} says of the rounds that are kept, counted by the database. */
     List<Logged> count(RoundFilter filter) {
         StringBuilder where = new StringBuilder(" where true");

@@ -1,0 +1,37 @@
+package lynchet.core.people;
+
+import java.util.ArrayList;
+import java.util.List;
+import lynchet.core.mat.Side;
+
+/**
+ * How something came to be remembered as it is, day by day on one side: what stands behind "fresh", "fading" and "rusty".
+ *
+ * @param days every day on which anything was done, the oldest first
+ */
+public record Memory(Side side, List<Day> days) {
+
+    /**
+     * One day of practice.
+     *
+     * @param counts whether enough was done for a session
+     * @param recall what was likely still there when the day began, 0 to 1; 0 before the first session
+     * @param halfLife days in which half is forgotten, after this day; 0 before the first session
+     */
+    public record Day(PracticeDay done, boolean counts, double recall, double halfLife) {}
+
+    /** @param days one for each day, in their order */
+    static Memory of(Side side, List<PracticeDay> days) {
+        List<Day> told = new ArrayList<>();
+        Fading was = null;
+        boolean live = false;
+        for (PracticeDay day : days) {
+            double recall = was == null ? 0 : was.recallOn(day.day());
+            Fading is = Fading.after(was, live, day);
+            told.add(new Day(day, day.isEffective(), recall, is == null ? 0 : is.halfLife()));
+            was = is;
+            live |= day.livePass();
+        }
+        return new Memory(side, told);
+    }
+}

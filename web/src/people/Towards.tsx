@@ -1,0 +1,73 @@
+import type { LadderView, Readiness } from '../api/types';
+import { count, date, percent, VERDICT } from '../ui/words';
+import classes from './StudentPage.module.css';
+
+/** What is missing for the next rank, and about when it will be there. */
+export function Towards({ readiness, ladders }: { readiness: Readiness; ladders: LadderView[] }) {
+  const ladder = ladders.find((l) => l.ladder.id === readiness.ladder)?.ladder;
+  const next = ladder?.ranks.find((r) => r.id === readiness.nextRank);
+  const { projection, stripe } = readiness;
+  return (
+    <section aria-label="Readiness">
+      <h2>
+        {next ? `Towards ${next.name.toLowerCase()}` : 'At the top of this ladder'}:{' '}
+        <span className={readiness.verdict === 'HELD' ? classes.held : undefined}>
+          {VERDICT[readiness.verdict]}
+        </span>
+      </h2>
+      {stripe && (
+        <p>
+          Stripe {stripe.number}: {stripe.have} of {stripe.need} classes
+          {stripe.met
+            ? ', due now'
+            : stripe.projection
+              ? `, about ${date(stripe.projection.median)}`
+              : ', not attending'}
+          .
+        </p>
+      )}
+      <ul className={classes.conditions}>
+        {readiness.conditions.map((condition) => (
+          <li key={condition.label} className={condition.met ? classes.met : undefined}>
+            <span className={classes.tick} aria-hidden="true">
+              {condition.met ? '✓' : '○'}
+            </span>
+            <div>
+              <strong>{condition.label}</strong>
+              {condition.need && (
+                <span className="quiet">
+                  {' '}
+                  {condition.have} of {condition.need}
+                </span>
+              )}
+              {!condition.met && <div>{condition.missing}</div>}
+              {condition.by && <div className="quiet">about {date(condition.by)}</div>}
+            </div>
+          </li>
+        ))}
+      </ul>
+      {projection && projection.perWeek > 0 && (
+        <p className="quiet">
+          At {projection.perWeek.toFixed(1)} classes a week the classes are there about{' '}
+          {date(projection.median)}, likely between {date(projection.early)} and {date(projection.late)}.
+        </p>
+      )}
+      {!projection && <p className="quiet">No class in eight weeks: not attending, so no date.</p>}
+      {readiness.passedOver > 1 && (
+        <p>
+          <strong>Passed over at {count(readiness.passedOver, 'window', 'windows')}</strong> with everything
+          met and no hold.
+        </p>
+      )}
+      {readiness.window && readiness.verdict !== 'ELIGIBLE' && (
+        <p>The first promotion window after everything is there: {date(readiness.window)}.</p>
+      )}
+      <p className="quiet">
+        {count(readiness.conditions.filter((c) => c.met).length, 'condition', 'conditions')} met of{' '}
+        {readiness.conditions.length} (
+        {percent(readiness.conditions.filter((c) => c.met).length / Math.max(1, readiness.conditions.length))}
+        ). The coach decides.
+      </p>
+    </section>
+  );
+}

@@ -48,12 +48,9 @@ public final class MarkBook {
 
     /** @param marks one student's marks in any order */
     public static MarkBook of(List<Mark> marks) {
-        Map<Key, Standing> standing = new HashMap<>();
-        withoutTakenBack(marks).forEach(mark -> {
-            Standing its = new Standing(mark.id(), mark.passed(), mark.at());
-            keys(mark).forEach(key -> standing.merge(key, its, MarkBook::later));
-        });
-        return new MarkBook(standing);
+        MarkBook book = new MarkBook(Map.of());
+        withoutTakenBack(marks).forEach(book::add);
+        return book;
     }
 
     /** Marks that are neither taken back nor take one back. */
@@ -77,12 +74,11 @@ public final class MarkBook {
         return IN_TIME.compare(a, b) >= 0 ? a : b;
     }
 
-    /** The book with one more mark that takes nothing back; this one stays as it is. */
-    MarkBook after(Mark mark) {
-        Map<Key, Standing> all = standing();
+    /** Adds a mark that takes nothing back. */
+    void add(Mark mark) {
         Standing its = new Standing(mark.id(), mark.passed(), mark.at());
-        keys(mark).forEach(key -> all.merge(key, its, MarkBook::later));
-        return new MarkBook(all);
+        Map<Key, Standing> of = bySubject.computeIfAbsent(mark.subject(), s -> new HashMap<>());
+        keys(mark).forEach(key -> of.merge(key, its, MarkBook::later));
     }
 
     /** A copy of what stands, by key. */

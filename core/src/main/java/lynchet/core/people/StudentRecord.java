@@ -80,11 +80,7 @@ public record StudentRecord(
     public StudentState state(List<Ladder> ladders, GrapplingMap map) {
         Map<String, LadderCount> held = new HashMap<>();
         HeldRank.of(promotions).forEach((ladder, rank) -> held.put(ladder, new LadderCount(rank, 0, null)));
-        StudentState state = new StudentState(null, held, Map.of(), new MarkBook(Map.of()));
-        for (StudentEvent event : events(ladders, map)) {
-            state = state.after(event);
-        }
-        return state;
+        return new StudentState(null, held, Map.of(), new MarkBook(Map.of())).after(events(ladders, map));
     }
 
     /** What stands behind the fading of one thing, on the right and on the left as far as anything was done there. */
@@ -100,14 +96,14 @@ public record StudentRecord(
             }
         }
         return days.entrySet().stream()
-                .map(side -> Memory.of(side.getKey(), List.copyOf(side.getValue().values())))
+                .map(side ->
+                        Memory.of(side.getKey(), List.copyOf(side.getValue().values())))
                 .toList();
     }
 
     private static void add(Side side, PracticeDay done, Map<Side, Map<LocalDate, PracticeDay>> days) {
-        side.each()
-                .forEach(one -> days.computeIfAbsent(one, s -> new TreeMap<>())
-                        .merge(done.day(), done, PracticeDay::and));
+        side.each().forEach(one -> days.computeIfAbsent(one, s -> new TreeMap<>())
+                .merge(done.day(), done, PracticeDay::and));
     }
 
     private record Dated(LocalDate day, StudentEvent event) {}

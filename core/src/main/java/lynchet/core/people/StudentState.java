@@ -3,6 +3,7 @@ package lynchet.core.people;
 import java.time.LocalDate;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -22,7 +23,7 @@ public final class StudentState {
     /** A technique, chain or item on one side. */
     public record SkillKey(String subject, Side side) {}
 
-    private final LocalDate lastSeen;
+    private LocalDate lastSeen;
     private final Map<String, LadderCount> ladders;
     private final Map<SkillKey, Skill> skills;
     private final MarkBook marks;
@@ -30,8 +31,8 @@ public final class StudentState {
     public StudentState(
             LocalDate lastSeen, Map<String, LadderCount> ladders, Map<SkillKey, Skill> skills, MarkBook marks) {
         this.lastSeen = lastSeen;
-        this.ladders = Collections.unmodifiableMap(ladders);
-        this.skills = Collections.unmodifiableMap(skills);
+        this.ladders = ladders;
+        this.skills = skills;
         this.marks = Say.there("the marks of a state", marks);
     }
 
@@ -47,11 +48,11 @@ public final class StudentState {
 
     /** Ranks held with the classes counted since, by ladder. */
     public Map<String, LadderCount> ladders() {
-        return ladders;
+        return Collections.unmodifiableMap(ladders);
     }
 
     public Map<SkillKey, Skill> skills() {
-        return skills;
+        return Collections.unmodifiableMap(skills);
     }
 
     public MarkBook marks() {
@@ -92,37 +93,48 @@ public final class StudentState {
      * @throws IllegalArgumentException if it {@link #takes does not take} it
      */
     public StudentState after(StudentEvent event) {
+        return after(List.of(event));
+    }
+
+    /**
+     * The state with more events, in their order; this one stays as it is.
+     *
+     * @throws IllegalArgumentException if one of them is not {@link #takes taken}
+     */
+    public StudentState after(List<StudentEvent> events) {
+        StudentState next = new StudentState(
+                lastSeen, new HashMap<>(ladders), new HashMap<>(skills), new MarkBook(marks.standing()));
+        events.forEach(next::add);
+        return next;
+    }
+
+    /** Only ever done to a copy that nobody has seen yet. */
+    private void add(StudentEvent event) {
         if (!takes(event)) {
             throw new IllegalArgumentException("this is of a day that is over: " + event);
         }
         if (event instanceof StudentEvent.Attended there) {
-            Map<String, LadderCount> counted = new HashMap<>(ladders);
-            counted.replaceAll((ladder, count) -> {
+            ladders.replaceAll((ladder, count) -> {
                 Boolean oneADay = there.counts().get(ladder);
                 return oneADay == null ? count : count.after(there.day(), oneADay);
             });
-            LocalDate seen = lastSeen == null || there.day().isAfter(lastSeen) ? there.day() : lastSeen;
-            return new StudentState(seen, counted, skills, marks);
+            lastSeen = lastSeen == null || there.day().isAfter(lastSeen) ? there.day() : lastSeen;
+        } else if (event instanceof StudentEvent.Practised did) {
+            practised(did.subject(), did.side(), did.done());
+        } else if (event instanceof StudentEvent.Marked judged) {
+            Mark mark = judged.mark();
+            if (judged.isPractice()) {
+                practised(mark.subject(), mark.side(), judged.done());
+            }
+            marks.add(mark);
         }
-        if (event instanceof StudentEvent.Practised did) {
-            return new StudentState(lastSeen, ladders, practised(did.subject(), did.side(), did.done()), marks);
-        }
-        StudentEvent.Marked judged = (StudentEvent.Marked) event;
-        Mark mark = judged.mark();
-        return new StudentState(
-                lastSeen,
-                ladders,
-                judged.isPractice() ? practised(mark.subject(), mark.side(), judged.done()) : skills,
-                marks.after(mark));
     }
 
-    private Map<SkillKey, Skill> practised(String subject, Side side, PracticeDay done) {
-        Map<SkillKey, Skill> all = new HashMap<>(skills);
+    private void practised(String subject, Side side, PracticeDay done) {
         side.each()
-                .forEach(one -> all.compute(
+                .forEach(one -> skills.compute(
                         new SkillKey(subject, one),
                         (key, skill) -> skill == null ? Skill.begun(done) : skill.after(done)));
-        return all;
     }
 
     /** Whether anything at all was practised. */

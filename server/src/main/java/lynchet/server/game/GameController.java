@@ -109,7 +109,8 @@ class GameController {
         List<GamePlan.Next> next = GamePlan.next(graph, seen.known().keySet(), candidates(held, now), MOST_NEXT);
         Lopsided sides = Lopsided.of(now.map(), state);
         List<Rank> ranks = held.stream()
-                .flatMap(count -> now.ladder(count.held().ladder()).rank(count.held().rank()).stream())
+                .flatMap(count ->
+                        now.ladder(count.held().ladder()).rank(count.held().rank()).stream())
                 .toList();
         return new GameView(
                 rules,

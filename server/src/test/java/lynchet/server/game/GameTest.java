@@ -44,7 +44,8 @@ class GameTest {
         long weed = list(coach.get(ONE + "/progress").json().path("soil")).stream()
                 .filter(soil -> soil.asString().equals("WEED"))
                 .count();
-        assertThat(list(game.path("soilBefore")).stream().filter(soil -> soil.asString().equals("WEED")))
+        assertThat(list(game.path("soilBefore")).stream()
+                        .filter(soil -> soil.asString().equals("WEED")))
                 .as("more has gone to weed since")
                 .hasSizeLessThan((int) weed);
         JsonNode free = coach.get(ONE + "/game?ruleset=wrestling").expect(200).json();
@@ -53,7 +54,8 @@ class GameTest {
 
     @Test
     void itIsForCoachesAndOfSomebodyThere() {
-        assertThat(RunningClub.as("viewer").get(ONE + "/game").expect(403).code()).isEqualTo("NOT_ALLOWED");
+        assertThat(RunningClub.as("viewer").get(ONE + "/game").expect(403).code())
+                .isEqualTo("NOT_ALLOWED");
         coach.get("/api/people/nobody/game").expect(404);
         coach.get(ONE + "/game?ruleset=none").expect(404);
         coach.get("/api/people/nobody/memory?subject=hip-escape").expect(404);
@@ -71,7 +73,8 @@ class GameTest {
                 .findFirst()
                 .orElseThrow();
         String subject = item.path("subject").asString();
-        JsonNode view = coach.get(ONE + "/memory?subject=" + subject).expect(200).json();
+        JsonNode view =
+                coach.get(ONE + "/memory?subject=" + subject).expect(200).json();
         List<JsonNode> sides = list(view.path("memory"));
         assertThat(sides).isNotEmpty();
         long most = sides.stream()
@@ -81,8 +84,11 @@ class GameTest {
                 .max()
                 .orElseThrow();
         assertThat(most).isGreaterThanOrEqualTo(item.path("sessions").asInt());
-        assertThat(sides.stream()
-                        .map(side -> side.path("days").path(side.path("days").size() - 1).path("done").path("day").asString()))
+        assertThat(sides.stream().map(side -> side.path("days")
+                        .path(side.path("days").size() - 1)
+                        .path("done")
+                        .path("day")
+                        .asString()))
                 .contains(item.path("lastPractised").asString());
         assertThat(coach.get(ONE + "/memory?subject=no-such-thing").expect(200).json())
                 .isEqualTo(Json.mapper().valueToTree(Map.of("memory", List.of(), "marks", List.of())));
@@ -94,9 +100,12 @@ class GameTest {
                 .expect(200)
                 .json());
         assertThat(been.size()).isGreaterThan(50);
-        assertThat(been).isSortedAccordingTo(java.util.Comparator.comparing(one -> one.path("date").asString()));
+        assertThat(been).isSortedAccordingTo(java.util.Comparator.comparing(one -> one.path("date")
+                .asString()));
         String first = been.get(0).path("date").asString();
-        assertThat(coach.get(ONE + "/attendance?from=" + first + "&to=" + first).json().size())
+        assertThat(coach.get(ONE + "/attendance?from=" + first + "&to=" + first)
+                        .json()
+                        .size())
                 .isPositive();
         assertThat(coach.get(ONE + "/attendance?from=2024-11-24&to=2026-11-24").code())
                 .isEqualTo("DAYS_MANY");

@@ -23,6 +23,10 @@ const PlanPage = lazy(() => import('./mat/PlanPage').then((m) => ({ default: m.P
 const OffPage = lazy(() => import('./mat/OffPage').then((m) => ({ default: m.OffPage })));
 const WeekPage = lazy(() => import('./mat/WeekPage').then((m) => ({ default: m.WeekPage })));
 const PeoplePage = lazy(() => import('./people/PeoplePage').then((m) => ({ default: m.PeoplePage })));
+const FaultsPage = lazy(() => import('./people/FaultsPage').then((m) => ({ default: m.FaultsPage })));
+const ProgressSheet = lazy(() =>
+  import('./people/ProgressSheet').then((m) => ({ default: m.ProgressSheet })),
+);
 const PersonPage = lazy(() => import('./people/PersonPage').then((m) => ({ default: m.PersonPage })));
 const StudentPage = lazy(() => import('./people/StudentPage').then((m) => ({ default: m.StudentPage })));
 const SignInAgain = lazy(() => import('./session/SignInAgain').then((m) => ({ default: m.SignInAgain })));
@@ -88,8 +92,10 @@ export function App() {
               <Route path="/mat/:id/plan" element={<PlanPage />} />
               <Route path="/mat/:id" element={<MatPage />} />
               <Route path="/people" element={<PeoplePage />} />
+              <Route path="/people/faults" element={<FaultsPage />} />
               <Route path="/people/new" element={<PersonPage />} />
               <Route path="/people/:id/change" element={<PersonPage />} />
+              <Route path="/people/:id/sheet" element={<ProgressSheet />} />
               <Route path="/people/:id" element={<StudentPage />} />
               <Route path="/house" element={<HousePage />}>
                 <Route index element={<ClubRoom />} />

@@ -11,6 +11,7 @@ import type {
   DecisionTable,
   DrillShape,
   Edited,
+  FaultsSeen,
   Finding,
   Fitting,
   GameView,
@@ -33,6 +34,7 @@ import type {
   Reaction,
   Readiness,
   RosterPage,
+  RosterRow,
   RouteView,
   Session,
   Stage,
@@ -289,18 +291,62 @@ export type RosterWanted = {
   who: 'training' | 'guests' | 'left';
   sort: 'name' | 'rank' | 'seen';
   down: boolean;
+  track: string | null;
+  /** "ladder/rank" */
+  rank: string | null;
+  mind: Mind | null;
 };
+
+/** What a coach has to keep in mind about somebody. */
+export type Mind = 'READY' | 'ABSENT' | 'BIRTHDAY' | 'BAND' | 'WEIGHT' | 'MEMBERSHIP' | 'LIMITED' | 'HELD';
+
+/** What is left out where nothing is asked. */
+const asked = (name: string, value: string | null | undefined) =>
+  value ? `&${name}=${encodeURIComponent(value)}` : '';
+
+/** The faults seen in some days; `rank` is "ladder/rank". */
+export const useFaults = (from: string, to: string, track: string | null, rank: string | null) => {
+  const [ladder, held] = rank?.split('/') ?? [];
+  return useQuery<FaultsSeen>({
+    queryKey: ['people', 'faults', from, to, track, rank],
+    queryFn: () =>
+      read(
+        `/people/faults?from=${from}&to=${to}${asked('track', track)}${asked('ladder', ladder)}${asked('rank', held)}`,
+      ),
+    placeholderData: keepPreviousData,
+  });
+};
+
+/** How many there are of each whom a coach has to keep in mind. */
+export const useMinds = () =>
+  useQuery<Partial<Record<Mind, number>>>({
+    queryKey: ['people', 'minds'],
+    queryFn: () => read('/people/minds'),
+  });
 
 const PAGE = 50;
 
+const rosterQuery = ({ find, who, sort, down, track, rank, mind }: RosterWanted) => {
+  const [ladder, held] = rank?.split('/') ?? [];
+  return `find=${encodeURIComponent(find)}&who=${who}&sort=${sort}&down=${down}${asked('track', track)}${asked('ladder', ladder)}${asked('rank', held)}${asked('mind', mind)}`;
+};
+
+/** Everybody who is wanted, at most so many pages of two hundred: for what is done to all of them. */
+export async function readRoster(wanted: RosterWanted): Promise<RosterRow[]> {
+  const rows: RosterRow[] = [];
+  for (let page = 0; page < 10; page++) {
+    const some = await read<RosterPage>(`/people?${rosterQuery(wanted)}&page=${page}&size=200`);
+    rows.push(...some.rows);
+    if (rows.length >= some.total) break;
+  }
+  return rows;
+}
+
 /** The roster, a page at a time. */
-export const useRoster = ({ find, who, sort, down }: RosterWanted) =>
+export const useRoster = (wanted: RosterWanted) =>
   useInfiniteQuery<RosterPage>({
-    queryKey: ['people', 'roster', find, who, sort, down],
-    queryFn: ({ pageParam }) =>
-      read(
-        `/people?find=${encodeURIComponent(find)}&who=${who}&sort=${sort}&down=${down}&page=${pageParam}&size=${PAGE}`,
-      ),
+    queryKey: ['people', 'roster', wanted],
+    queryFn: ({ pageParam }) => read(`/people?${rosterQuery(wanted)}&page=${pageParam}&size=${PAGE}`),
     initialPageParam: 0,
     getNextPageParam: (last) => ((last.page + 1) * last.size < last.total ? last.page + 1 : undefined),
     placeholderData: keepPreviousData,

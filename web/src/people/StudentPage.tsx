@@ -19,9 +19,10 @@ import legend from '../map/Legend.module.css';
 import { Belt } from '../ui/Belt';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
-import { date, isNow, plain } from '../ui/words';
+import { date } from '../ui/words';
 import { Game } from './Game';
 import { Leaving } from './Leaving';
+import { Limits } from './Limits';
 import classes from './StudentPage.module.css';
 import { Syllabus } from './Syllabus';
 import { subjectOf } from './subjects';
@@ -102,6 +103,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
           </Button>
         )}
         <Link to={`/map?eyes=student:${student.id}`}>On the map</Link>
+        <Link to={`/people/${student.id}/sheet`}>Sheet</Link>
       </PageHead>
       <div className={classes.columns}>
         <Scroll label="Worked so far" className={classes.left}>
@@ -144,13 +146,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
           {tab === 'trail' && <Trail view={view} ladders={ladders} />}
           {tab === 'next' && (
             <>
-              {student.restrictions
-                .filter((r) => isNow(r.from, r.until))
-                .map((r) => (
-                  <p key={r.kind} className={classes.limit}>
-                    {plain(r.kind)} {r.until ? `until ${date(r.until)}` : 'until lifted'}
-                  </p>
-                ))}
+              <Limits student={student} />
               {isCoach && (
                 <Loaded query={game}>
                   {(shown) => (
@@ -170,6 +166,18 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
                   {student.guest
                     ? 'A guest is on no ladder. What they drill is kept; once they join, this says what is missing for the next rank.'
                     : 'No rank yet, so there is no next one. It is written down under Change.'}
+                </p>
+              )}
+              {view.family.length > 0 && (
+                <p>
+                  Family:{' '}
+                  {view.family.map((one, n) => (
+                    <span key={one.id}>
+                      {n > 0 && ', '}
+                      <Link to={`/people/${one.id}`}>{one.name}</Link>
+                      {one.left && <span className="quiet"> left</span>}
+                    </span>
+                  ))}
                 </p>
               )}
               {isHead && <Leaving student={student} />}

@@ -49,6 +49,11 @@ class EveryWriteTest {
                     "First", "{\"code\":\"x\",\"name\":\"x\",\"password\":\"x\",\"club\":\"x\",\"library\":\"EMPTY\"}"),
             Map.entry("NewAccount", "{\"name\":\"hostile\",\"role\":\"COACH\",\"person\":\"orla-fenwick\"}"),
             Map.entry("AccountChange", "{\"role\":\"COACH\",\"person\":\"orla-fenwick\",\"isOff\":false}"),
+            Map.entry("OnTracks", "{\"students\":[\"orla-fenwick\"],\"add\":[\"fundamentals\"],\"remove\":[]}"),
+            Map.entry("Weighing", "{\"day\":\"2026-11-24\",\"weights\":[{\"student\":\"orla-fenwick\",\"kg\":61}]}"),
+            Map.entry("Restriction", "{\"kind\":\"NO_NECK\",\"from\":\"2026-11-24\",\"note\":\"x\"}"),
+            Map.entry("Lifted", "{\"kind\":\"NO_NECK\",\"clearedBy\":\"x\"}"),
+            Map.entry("HoldBack", "{\"reason\":\"x\"}"),
             Map.entry("Opened", "{\"link\":\"x\"}"),
             Map.entry("Chosen", "{\"link\":\"x\",\"password\":\"x\"}"),
             Map.entry("Changed", "{\"old\":\"x\",\"password\":\"x\"}"));

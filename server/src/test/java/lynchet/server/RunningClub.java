@@ -55,8 +55,13 @@ public final class RunningClub implements BeforeAllCallback {
 
     /** The head coach of a club, signed in. */
     public static HttpUser head(ConfigurableApplicationContext club) {
-        HttpUser user = new HttpUser(port(club));
-        user.signIn("head", "saltmarsh");
+        return user(club, "head");
+    }
+
+    /** One of the demo's accounts in another club, signed in. */
+    public static HttpUser user(ConfigurableApplicationContext club, String name) {
+        HttpUser user = strangerOf(club);
+        user.signIn(name, "saltmarsh");
         return user;
     }
 

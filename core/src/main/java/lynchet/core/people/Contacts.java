@@ -1,5 +1,8 @@
 package lynchet.core.people;
 
+import java.util.Locale;
+import java.util.Set;
+import java.util.TreeSet;
 import lynchet.core.rule.Most;
 import org.jspecify.annotations.Nullable;
 
@@ -18,9 +21,32 @@ public record Contacts(
         @Most(120) @Nullable String emergency,
         @Most(40) @Nullable String emergencyPhone) {
 
+    /** Shorter ones are an extension, or nothing. */
+    private static final int SHORTEST_NUMBER = 5;
+
     public Contacts {
         address("e-mail address", email);
         address("guardian's e-mail address", guardianEmail);
+    }
+
+    /**
+     * What somebody is reached by, as it is compared: addresses in small letters, numbers without blanks. People who share
+     * one of these are one family.
+     */
+    public Set<String> reachedBy() {
+        Set<String> all = new TreeSet<>();
+        for (String address : new String[] {email, guardianEmail}) {
+            if (address != null && !address.isBlank()) {
+                all.add(address.strip().toLowerCase(Locale.ROOT));
+            }
+        }
+        for (String number : new String[] {phone, guardianPhone}) {
+            String digits = number == null ? "" : number.replaceAll("[^0-9]", "");
+            if (digits.length() >= SHORTEST_NUMBER) {
+                all.add(digits);
+            }
+        }
+        return all;
     }
 
     private static void address(String whose, @Nullable String email) {

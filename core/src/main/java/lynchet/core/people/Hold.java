@@ -17,6 +17,11 @@ public record Hold(
         Say.text("the reason of a hold", reason);
     }
 
+    /** The same hold, lifted on a day. */
+    public Hold endedOn(LocalDate day) {
+        return new Hold(from, reviewOn, reason, by, day);
+    }
+
     public boolean standsOn(LocalDate day) {
         return !day.isBefore(from) && (ended == null || day.isBefore(ended));
     }

@@ -17,6 +17,9 @@ public record Restriction(
         @Nullable LocalDate until,
         @Most(200) @Nullable String note) {
 
+    /** Later than any day: for what has no last day of its own. */
+    public static final LocalDate UNTIL_LIFTED = LocalDate.of(9999, 12, 31);
+
     /** What must not be done. */
     public enum Kind {
         NO_THROWS_TAKEN("no throws taken"),
@@ -39,6 +42,13 @@ public record Restriction(
     public Restriction {
         Say.there("the kind of a restriction", kind);
         Say.there("the start of a restriction", from);
+    }
+
+    /** The same limit with a last day; {@code clearedBy} is added to its note where somebody is named. */
+    public Restriction endedOn(LocalDate last, @Nullable String clearedBy) {
+        String cleared = clearedBy == null || clearedBy.isBlank() ? "" : "cleared by " + clearedBy.strip();
+        String both = note == null || note.isBlank() ? cleared : cleared.isEmpty() ? note : note + "; " + cleared;
+        return new Restriction(kind, from, last, both.isEmpty() ? null : both);
     }
 
     public boolean holdsOn(LocalDate day) {

@@ -49,6 +49,9 @@ public record Student(
      */
     public record Guest(boolean fallsKnown) {}
 
+    /** Nobody joins a club at a greater age. */
+    private static final int OLDEST = 110;
+
     public Student {
         Say.id("a student", id);
         Say.text("the name of student " + id, name);
@@ -57,6 +60,10 @@ public record Student(
         Say.there("the day student " + id + " joined", joined);
         if (born != null && born.isAfter(joined)) {
             throw new IllegalArgumentException("student " + id + " joined before being born");
+        }
+        if (born != null && Period.between(born, joined).getYears() > OLDEST) {
+            throw new IllegalArgumentException("student " + id + " would have been "
+                    + Period.between(born, joined).getYears() + " on joining; is the birth date right?");
         }
         if (weightKg != null && !(weightKg >= 10 && weightKg <= 300)) {
             throw new IllegalArgumentException(
@@ -76,41 +83,69 @@ public record Student(
 
     /** The same person under another id. */
     public Student as(String otherId) {
-        return with(otherId, notes);
+        Draft draft = new Draft(this);
+        draft.id = otherId;
+        return draft.student();
     }
 
     /** The same person with other notes. */
     public Student withNotes(String others) {
-        return with(id, others);
+        Draft draft = new Draft(this);
+        draft.notes = others;
+        return draft.student();
     }
 
-    private Student with(String otherId, String otherNotes) {
-        return new Student(
-                otherId,
-                name,
-                calledBy,
-                card,
-                born,
-                joined,
-                left,
-                guest,
-                weightKg,
-                weighed,
-                heightCm,
-                lead,
-                tracks,
-                priorClasses,
-                memberUntil,
-                contacts,
-                holds,
-                restrictions,
-                keepApart,
-                otherNotes);
+    /** The same person on other tracks. */
+    public Student onTracks(List<String> others) {
+        Draft draft = new Draft(this);
+        draft.tracks = others;
+        return draft.student();
+    }
+
+    /** The same person, weighed on a day; a weighing that is older than the last one changes nothing. */
+    public Student weighing(double kg, LocalDate day) {
+        Draft draft = new Draft(this);
+        if (weighed == null || !day.isBefore(weighed)) {
+            draft.weightKg = kg;
+            draft.weighed = day;
+        }
+        return draft.student();
+    }
+
+    /** The same person with other limits. */
+    public Student limited(List<Restriction> others) {
+        Draft draft = new Draft(this);
+        draft.restrictions = others;
+        return draft.student();
+    }
+
+    /** The same person with other holds. */
+    public Student holding(List<Hold> others) {
+        Draft draft = new Draft(this);
+        draft.holds = others;
+        return draft.student();
     }
 
     /** Age in whole years on a day; empty when the birth date is not known. */
     public Optional<Integer> ageOn(LocalDate day) {
         return Optional.ofNullable(born).map(b -> Period.between(b, day).getYears());
+    }
+
+    /** Month and day of birth as one number, 101 for the first of January; empty when the birth date is not known. */
+    public Optional<Integer> birthday() {
+        return Optional.ofNullable(born).map(day -> day.getMonthValue() * 100 + day.getDayOfMonth());
+    }
+
+    /** The last day on which one of their limits holds; one that must be lifted has none. Empty: there is no limit. */
+    public Optional<LocalDate> limitedUntil() {
+        return restrictions.stream()
+                .map(limit -> limit.until() == null ? Restriction.UNTIL_LIFTED : limit.until())
+                .max(LocalDate::compareTo);
+    }
+
+    /** Whether somebody keeps them at their rank on purpose, until that is lifted. */
+    public boolean staysHeld() {
+        return holds.stream().anyMatch(hold -> hold.ended() == null);
     }
 
     private static String firstWord(String name) {
@@ -120,26 +155,71 @@ public record Student(
 
     /** What somebody sees who may not see health, contacts and notes. */
     public Student withoutPrivate() {
-        return new Student(
-                id,
-                name,
-                calledBy,
-                card,
-                null,
-                joined,
-                left,
-                guest,
-                null,
-                null,
-                null,
-                lead,
-                tracks,
-                priorClasses,
-                memberUntil,
-                null,
-                List.of(),
-                List.of(),
-                List.of(),
-                "");
+        Draft draft = new Draft(this);
+        draft.born = null;
+        draft.weightKg = null;
+        draft.weighed = null;
+        draft.heightCm = null;
+        draft.contacts = null;
+        draft.holds = List.of();
+        draft.restrictions = List.of();
+        draft.keepApart = List.of();
+        draft.notes = "";
+        return draft.student();
+    }
+
+    /** Somebody being changed. */
+    private static final class Draft {
+        private final Student of;
+        private String id;
+        private LocalDate born;
+        private Double weightKg;
+        private LocalDate weighed;
+        private Integer heightCm;
+        private List<String> tracks;
+        private Contacts contacts;
+        private List<Hold> holds;
+        private List<Restriction> restrictions;
+        private List<String> keepApart;
+        private String notes;
+
+        private Draft(Student of) {
+            this.of = of;
+            id = of.id;
+            born = of.born;
+            weightKg = of.weightKg;
+            weighed = of.weighed;
+            heightCm = of.heightCm;
+            tracks = of.tracks;
+            contacts = of.contacts;
+            holds = of.holds;
+            restrictions = of.restrictions;
+            keepApart = of.keepApart;
+            notes = of.notes;
+        }
+
+        private Student student() {
+            return new Student(
+                    id,
+                    of.name,
+                    of.calledBy,
+                    of.card,
+                    born,
+                    of.joined,
+                    of.left,
+                    of.guest,
+                    weightKg,
+                    weighed,
+                    heightCm,
+                    of.lead,
+                    tracks,
+                    of.priorClasses,
+                    of.memberUntil,
+                    contacts,
+                    holds,
+                    restrictions,
+                    keepApart,
+                    notes);
+        }
     }
 }

@@ -3,6 +3,7 @@ package lynchet.server.mat;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -136,6 +137,13 @@ public class RecordStore {
         }
         TrainingClass trained = open(sent.classId());
         known.check(Parts.ATTENDANCE, sent);
+        boolean isLater = trained.date().isBefore(LocalDate.now(clock));
+        if (isLater && !states.canHaveBeen(sent.student(), trained.date())) {
+            throw Refusal.bad(
+                    "BEFORE_JOINING",
+                    "/classId",
+                    "They had not joined on " + trained.date() + ", and were no guest. Nothing was recorded.");
+        }
         Optional<Attendance> there = attendance.of(sent.student(), sent.classId());
         if (there.isPresent()) {
             return there.get();

@@ -307,6 +307,20 @@ public class StudentStates implements AfterRecords {
                 classId);
     }
 
+    /**
+     * Whether somebody can have been in a class of a day: they had joined, or they were a guest. Whoever came before joining
+     * was one.
+     */
+    boolean canHaveBeen(String student, LocalDate day) {
+        return jdbc.queryForObject(
+                        "select count(*) from student s where s.id = ? and s.is_guest = false and s.joined > ?"
+                                + " and not exists (select 1 from attendance a where a.student = s.id and a.class_date < s.joined)",
+                        Integer.class,
+                        student,
+                        java.sql.Date.valueOf(day))
+                == 0;
+    }
+
     /** Tells whoever remembers something of these students to forget it; nobody in particular: of all. */
     public void onChange(Consumer<Set<String>> listener) {
         listeners.add(listener);

@@ -3,13 +3,16 @@ package lynchet.server.people;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.people.HeldRank;
@@ -67,6 +70,11 @@ public class People {
         return LocalDate.now(clock);
     }
 
+    /** Who else is reached by the same address or number: parents and children, brothers and sisters. */
+    public List<Student> familyOf(String id) {
+        return students.familyOf(id).stream().map(this::one).toList();
+    }
+
     /** An id that says nothing about whoever gets it. */
     public String newId() {
         byte[] bytes = new byte[8];
@@ -77,6 +85,10 @@ public class People {
     /** @throws Refusal 404 if there is nobody with this id */
     public Student one(String id) {
         return students.find(id).orElseThrow(() -> Refusal.missing("student", id));
+    }
+
+    public boolean has(String id) {
+        return students.has(Target.STUDENT, id);
     }
 
     /** @throws Refusal 404 if nobody carries this card */
@@ -97,6 +109,11 @@ public class People {
     /** Nobody reads what coaches wrote about themselves. */
     Student seenByThemselves(Student student) {
         return isTheirOwn(student.id()) ? student.withNotes("") : student;
+    }
+
+    /** @throws Refusal 403 if whoever is signed in is that student: nobody judges themselves */
+    void notThemselves(String student) {
+        persons.judges(student);
     }
 
     private boolean isTheirOwn(String student) {
@@ -142,8 +159,27 @@ public class People {
             ETags.match(ifMatch, seenByThemselves(before.get()), student.id());
             change(before.get(), student);
         }
-        states.changed(java.util.Set.of(student.id()));
+        states.changed(Set.of(student.id()));
         return student;
+    }
+
+    /**
+     * Changes several people as one: all of them or none. Nobody writes about themselves where others judge.
+     *
+     * @throws Refusal 404 naming whoever is not there
+     */
+    @Transactional
+    public List<Student> changeMany(List<String> ids, UnaryOperator<Student> change) {
+        List<Student> changed = new ArrayList<>();
+        for (String id : ids) {
+            Student before = one(id);
+            Student after = change.apply(before);
+            known.check(Parts.PEOPLE, after);
+            change(before, after);
+            changed.add(after);
+        }
+        states.changed(Set.copyOf(ids));
+        return changed;
     }
 
     private void change(Student before, Student after) {

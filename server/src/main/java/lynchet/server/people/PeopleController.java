@@ -42,14 +42,23 @@ class PeopleController {
 
     private final People people;
     private final Roster roster;
+    private final RosterQuery query;
     private final Names names;
     private final MarkStore marks;
     private final Taught taught;
     private final Durable durable;
 
-    PeopleController(People people, Roster roster, Names names, MarkStore marks, Taught taught, Durable durable) {
+    PeopleController(
+            People people,
+            Roster roster,
+            RosterQuery query,
+            Names names,
+            MarkStore marks,
+            Taught taught,
+            Durable durable) {
         this.people = people;
         this.roster = roster;
+        this.query = query;
         this.names = names;
         this.marks = marks;
         this.taught = taught;
@@ -81,7 +90,11 @@ class PeopleController {
             Map<String, Soil> soil,
             Map<String, Soil> techniques,
             @Nullable LocalDate lastSeen,
-            List<Mark> marks) {}
+            List<Mark> marks,
+            List<Relative> family) {}
+
+    /** Somebody of the same family: reached by the same address or number. Not told to a viewer. */
+    record Relative(String id, String name, boolean left) {}
 
     record LadderProgress(String ladder, String rank, List<Progress.GroupProgress> groups) {}
 
@@ -92,27 +105,41 @@ class PeopleController {
             @RequestParam(required = false) String ladder,
             @RequestParam(required = false) String rank,
             @RequestParam(required = false) String track,
+            @RequestParam(required = false) RosterQuery.Mind mind,
             @RequestParam(defaultValue = "training") String who,
             @RequestParam(defaultValue = "name") String sort,
             @RequestParam(defaultValue = "false") boolean down,
             @RequestParam(defaultValue = "0") int page,
             @RequestParam(defaultValue = "50") int size,
             Authentication signedIn) {
-        Roster.Who whom =
+        RosterQuery.Who whom =
                 switch (who) {
-                    case "training" -> Roster.Who.TRAINING;
-                    case "guests" -> Roster.Who.GUESTS;
-                    case "left" -> Roster.Who.LEFT;
+                    case "training" -> RosterQuery.Who.TRAINING;
+                    case "guests" -> RosterQuery.Who.GUESTS;
+                    case "left" -> RosterQuery.Who.LEFT;
                     default -> throw Refusal.bad("WHO", "who", "Ask for training, guests or left.");
                 };
-        Roster.Order order =
+        RosterQuery.Order order =
                 switch (sort) {
-                    case "name" -> Roster.Order.NAME;
-                    case "seen" -> Roster.Order.SEEN;
-                    case "rank" -> Roster.Order.RANK;
+                    case "name" -> RosterQuery.Order.NAME;
+                    case "seen" -> RosterQuery.Order.SEEN;
+                    case "rank" -> RosterQuery.Order.RANK;
                     default -> throw Refusal.bad("SORT", "sort", "Sort by name, seen or rank.");
                 };
-        Roster.Found found = roster.find(new Roster.Wanted(find, ladder, rank, track, whom, order, down), page, size);
+        if (mind != null && mind.isForCoaches && Sight.isOpen(signedIn)) {
+            throw Refusal.of(HttpStatus.FORBIDDEN, "NOT_ALLOWED", "mind", "That is for coaches.");
+        }
+        RosterQuery.Wanted wanted = new RosterQuery.Wanted(
+                find,
+                ladder,
+                rank,
+                track,
+                whom,
+                mind,
+                mind == RosterQuery.Mind.READY ? roster.ready(people.today(), eyes(signedIn)) : null,
+                order,
+                down);
+        RosterQuery.Found found = query.find(wanted, people.today(), page, size);
         List<RosterRow> rows = roster.of(found.ids(), people.today(), eyes(signedIn)).stream()
                 .map(one -> new RosterRow(
                         people.seenByThemselves(one.student()),
@@ -122,6 +149,15 @@ class PeopleController {
                         one.readiness().stream().findFirst().orElse(null)))
                 .toList();
         return new RosterPage(found.total(), page, size, rows);
+    }
+
+    /** How many of those who train here a coach has to keep in mind for each reason; a viewer is told of fewer. */
+    @GetMapping("/minds")
+    Map<RosterQuery.Mind, Integer> minds(Authentication who) {
+        Map<RosterQuery.Mind, Integer> counts = query.counts(people.today(), Sight.isOpen(who));
+        counts.put(
+                RosterQuery.Mind.READY, roster.ready(people.today(), eyes(who)).size());
+        return counts;
     }
 
     /** Everybody who trains here by name, as little of each as finding and checking in need. */
@@ -201,7 +237,14 @@ class PeopleController {
                 Soil.of(map, state, today),
                 techniques,
                 state.lastSeen(),
-                standing(id, state));
+                standing(id, state),
+                Sight.isOpen(who) ? List.of() : family(id));
+    }
+
+    private List<Relative> family(String id) {
+        return people.familyOf(id).stream()
+                .map(one -> new Relative(one.id(), one.name(), one.left() != null))
+                .toList();
     }
 
     /** The marks that stand, the oldest first. */

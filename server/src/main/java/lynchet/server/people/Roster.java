@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BiConsumer;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.people.ClubPace;
 import lynchet.core.people.HeldRank;
@@ -23,10 +24,8 @@ import lynchet.core.people.Soil;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
-import lynchet.format.csv.Roll;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
-import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sql;
 import lynchet.server.mat.OpenSyllabus;
 import lynchet.server.mat.StudentStates;
@@ -41,8 +40,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Roster {
 
-    /** More than a screen shows. */
-    static final int MOST = 200;
+    /** Worked out at a time. */
+    private static final int HANDFUL = 200;
 
     private final StudentStore students;
     private final StudentStates states;
@@ -96,111 +95,34 @@ public class Roster {
             int rusty,
             List<Readiness> readiness) {}
 
-    /** Whom to list and in which order. */
-    record Wanted(String find, String ladder, String rank, String track, Who who, Order order, boolean down) {}
-
-    /** Who is on the page: people are on exactly one of the three. */
-    enum Who {
-        TRAINING("s.left_on is null and s.is_guest = false"),
-        GUESTS("s.left_on is null and s.is_guest = true"),
-        LEFT("s.left_on is not null");
-
-        private final String sql;
-
-        Who(String sql) {
-            this.sql = sql;
-        }
-    }
-
-    /** What a table of people is sorted by. */
-    enum Order {
-        NAME,
-        SEEN,
-        RANK;
-
-        private String sql(List<Ladder> ladders) {
-            return switch (this) {
-                case NAME -> "s.folded_name";
-                case SEEN -> "coalesce(st.last_seen, date '1900-01-01')";
-                case RANK -> height(ladders);
-            };
-        }
-
-        /** How far up somebody stands: the ladders one above the other, the ranks, the stripes. Ids are slugs. */
-        private static String height(List<Ladder> ladders) {
-            StringBuilder cases = new StringBuilder();
-            for (int i = 0; i < ladders.size(); i++) {
-                Ladder ladder = ladders.get(i);
-                for (int j = 0; j < ladder.ranks().size(); j++) {
-                    cases.append(" when '")
-                            .append(ladder.id())
-                            .append('/')
-                            .append(ladder.ranks().get(j).id())
-                            .append("' then ")
-                            .append(i * 10_000 + j * 10);
-                }
-            }
-            return cases.isEmpty() // a club without ladders; a bare number would name a column
-                    ? "s.folded_name"
-                    : "coalesce((select max(case concat(l.ladder, '/', l.rank_id)" + cases
-                            + " else 0 end + l.stripes) from student_ladder l where l.student = s.id), -1)";
-        }
-    }
-
-    /** Ids on a page, and how many there are in all. */
-    record Found(long total, List<String> ids) {}
-
-    @Transactional(readOnly = true)
-    public Found find(Wanted wanted, int page, int size) {
-        if (page < 0 || size < 1 || size > MOST) {
-            throw Refusal.bad("PAGE", "size", "Ask for pages of 1 to " + MOST + " people.");
-        }
-        List<Object> values = new ArrayList<>();
-        String where = where(wanted, values);
-        Long total = jdbc.queryForObject("select count(*) from student s" + where, Long.class, values.toArray());
-        String down = wanted.down() ? " desc" : "";
-        values.add(size);
-        values.add((long) page * size);
-        List<String> ids = jdbc.queryForList(
-                "select s.id from student s left join student_state st on st.student = s.id" + where + " order by "
-                        + wanted.order().sql(taught.now().ladders()) + down + ", s.folded_name" + down
-                        + ", s.id limit ? offset ?",
-                String.class,
-                values.toArray());
-        return new Found(total, ids);
-    }
-
-    private static String where(Wanted wanted, List<Object> values) {
-        List<String> all = new ArrayList<>();
-        all.add(wanted.who().sql);
-        if (wanted.find() != null && !wanted.find().isBlank()) {
-            all.add("(s.folded_name like ? escape '!' or s.card = ?)");
-            String text = Roll.fold(wanted.find());
-            values.add("%" + text.replace("!", "!!").replace("%", "!%").replace("_", "!_") + "%");
-            values.add(text);
-        }
-        if (wanted.ladder() != null) {
-            all.add("exists (select 1 from student_ladder l where l.student = s.id and l.ladder = ?"
-                    + (wanted.rank() == null ? ")" : " and l.rank_id = ?)"));
-            values.add(wanted.ladder());
-            if (wanted.rank() != null) {
-                values.add(wanted.rank());
-            }
-        }
-        if (wanted.track() != null) {
-            all.add("exists (select 1 from points_at p where p.part = 'people' and p.thing = s.id"
-                    + " and p.target = 'TRACK' and p.pointed = ?)");
-            values.add(wanted.track());
-        }
-        return " where " + String.join(" and ", all);
-    }
-
     /** How many hold a rank, and how many of them have met all that is asked for the next one. */
     record Holding(int people, int ready) {}
 
     /** How everybody who trains here stands towards the next rank, counted by ladder and rank held. */
     @Transactional
     public Map<String, Map<String, Holding>> holding(LocalDate today, Readiness.Eyes eyes) {
+        Map<String, Map<String, Holding>> counts = new TreeMap<>();
+        eachHeld(today, eyes, (held, isReady) -> counts.computeIfAbsent(held.ladder(), ladder -> new TreeMap<>())
+                .merge(
+                        held.count().held().rank(),
+                        new Holding(1, isReady ? 1 : 0),
+                        (so, one) -> new Holding(so.people() + 1, so.ready() + one.ready())));
+        return counts;
+    }
+
+    /** Ids of those who have met all that is asked for their next rank on some ladder. */
+    @Transactional
+    public Set<String> ready(LocalDate today, Readiness.Eyes eyes) {
+        Set<String> ready = new HashSet<>();
+        eachHeld(today, eyes, (held, isReady) -> {
+            if (isReady) {
+                ready.add(held.student());
+            }
+        });
+        return ready;
+    }
+
+    private void eachHeld(LocalDate today, Readiness.Eyes eyes, BiConsumer<OpenSyllabus.Held, Boolean> to) {
         Snapshot now = taught.now();
         List<OpenSyllabus.Held> all = syllabus.ofAll(now);
         Map<String, Student> close = students.find(all.stream()
@@ -208,19 +130,13 @@ public class Roster {
                 .map(OpenSyllabus.Held::student)
                 .distinct()
                 .toList());
-        Map<String, Map<String, Holding>> counts = new TreeMap<>();
         for (OpenSyllabus.Held held : all) {
             Student student = close.get(held.student());
             boolean isReady = student != null
                     && Readiness.isReady(
                             seen(student, eyes), held.count(), held.open(), now.ladder(held.ladder()), today, eyes);
-            counts.computeIfAbsent(held.ladder(), ladder -> new TreeMap<>())
-                    .merge(
-                            held.count().held().rank(),
-                            new Holding(1, isReady ? 1 : 0),
-                            (so, one) -> new Holding(so.people() + 1, so.ready() + one.ready()));
+            to.accept(held, isReady);
         }
-        return counts;
     }
 
     /** How these people stand today, in their order. */
@@ -237,8 +153,8 @@ public class Roster {
         }
         List<String> missing = ids.stream().filter(id -> !known.containsKey(id)).toList();
         long before = generation.get();
-        for (int from = 0; from < missing.size(); from += MOST) {
-            List<String> some = missing.subList(from, Math.min(missing.size(), from + MOST));
+        for (int from = 0; from < missing.size(); from += HANDFUL) {
+            List<String> some = missing.subList(from, Math.min(missing.size(), from + HANDFUL));
             known.putAll(work(some, now, basis, eyes));
         }
         if (generation.get() == before) {

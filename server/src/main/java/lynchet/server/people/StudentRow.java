@@ -19,6 +19,22 @@ class StudentRow extends KeptAsJson<Student> {
 
     private LocalDate leftOn;
 
+    private LocalDate joined;
+
+    private LocalDate born;
+
+    /** Month and day as one number, so that birthdays to come are found. */
+    private Integer birthday;
+
+    private LocalDate weighed;
+
+    private LocalDate memberUntil;
+
+    private LocalDate limitedUntil;
+
+    @Column(name = "is_held")
+    private boolean held;
+
     @Column(name = "is_guest")
     private boolean guest;
 
@@ -40,6 +56,13 @@ class StudentRow extends KeptAsJson<Student> {
         foldedName = Roll.fold(value.name());
         leftOn = value.left();
         guest = value.guest() != null;
+        joined = value.joined();
+        born = value.born();
+        birthday = value.birthday().orElse(null);
+        weighed = value.weighed();
+        memberUntil = value.memberUntil();
+        limitedUntil = value.limitedUntil().orElse(null);
+        held = value.staysHeld();
     }
 
     @Override

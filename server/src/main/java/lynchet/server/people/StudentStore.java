@@ -1,6 +1,7 @@
 package lynchet.server.people;
 
 import jakarta.persistence.EntityManager;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -23,23 +24,28 @@ import org.springframework.transaction.annotation.Transactional;
 class StudentStore extends BodyRecords<Student, StudentRow> {
 
     private final StateTables states;
+    private final JdbcTemplate jdbc;
     private final List<Runnable> listeners = new CopyOnWriteArrayList<>();
 
     StudentStore(EntityManager entities, JdbcTemplate jdbc, StateTables states) {
         super(entities, jdbc, Parts.PEOPLE, StudentRow.class, StudentRow::new, Target.STUDENT);
         this.states = states;
+        this.jdbc = jdbc;
     }
 
     @Override
     public void add(List<Student> things) {
         super.add(things);
         states.begin(things.stream().map(Student::id).toList());
+        reach(things);
         listeners.forEach(Runnable::run);
     }
 
     @Override
     public void change(List<Student> things) {
         super.change(things);
+        unreach(things.stream().map(Student::id).toList());
+        reach(things);
         listeners.forEach(Runnable::run);
     }
 
@@ -51,8 +57,39 @@ class StudentStore extends BodyRecords<Student, StudentRow> {
     @Override
     public void remove(Collection<String> ids) {
         states.forget(ids);
+        unreach(List.copyOf(ids));
         super.remove(ids);
         listeners.forEach(Runnable::run);
+    }
+
+    /** Keeps by what each is reached, so that families are found. */
+    private void reach(List<Student> things) {
+        List<Object[]> rows = new ArrayList<>();
+        for (Student student : things) {
+            if (student.contacts() != null) {
+                student.contacts().reachedBy().forEach(by -> rows.add(new Object[] {student.id(), by}));
+            }
+        }
+        if (!rows.isEmpty()) {
+            entities().flush();
+            jdbc.batchUpdate("insert into student_reach (student, reached_by) values (?, ?)", rows);
+        }
+    }
+
+    private void unreach(List<String> ids) {
+        jdbc.batchUpdate(
+                "delete from student_reach where student = ?",
+                ids.stream().map(id -> new Object[] {id}).toList());
+    }
+
+    /** Ids of others who are reached by the same address or number, whoever left among them. */
+    public List<String> familyOf(String student) {
+        return jdbc.queryForList(
+                "select distinct b.student from student_reach a join student_reach b on b.reached_by = a.reached_by"
+                        + " where a.student = ? and b.student <> ? order by b.student",
+                String.class,
+                student,
+                student);
     }
 
     @Override

@@ -1,0 +1,139 @@
+package lynchet.server.people;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import lynchet.server.keep.Refusal;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Which faults were seen in whom: what a coach corrects in the room instead of one at a time. */
+@RestController
+@RequestMapping("/api/people/faults")
+class FaultsController {
+
+    private static final int MOST_DAYS = 366;
+
+    private final JdbcTemplate jdbc;
+    private final Names names;
+    private final Clock clock;
+
+    FaultsController(JdbcTemplate jdbc, Names names, Clock clock) {
+        this.jdbc = jdbc;
+        this.names = names;
+        this.clock = clock;
+    }
+
+    /** Somebody who shows a fault, with the marks that say so. */
+    record Shows(String id, String name, int marks) {}
+
+    /**
+     * One fault of one technique.
+     *
+     * @param who those who showed it, most marks first
+     * @param before how many people showed it in as many days before
+     */
+    record Seen(String technique, String fault, List<Shows> who, int before) {}
+
+    /** The faults of some days, those that most people show first; {@code marked}: how many people were marked at all. */
+    record FaultsSeen(LocalDate from, LocalDate to, int marked, List<Seen> seen) {}
+
+    private record Key(String technique, String fault) {}
+
+    /**
+     * Marks that were taken back do not count.
+     *
+     * @param track only marks given in classes of this track
+     * @param ladder with {@code rank}: only those who hold it now
+     */
+    @GetMapping
+    FaultsSeen faults(
+            @RequestParam LocalDate from,
+            @RequestParam LocalDate to,
+            @RequestParam(required = false) String track,
+            @RequestParam(required = false) String ladder,
+            @RequestParam(required = false) String rank) {
+        if (to.isBefore(from) || to.isAfter(from.plusDays(MOST_DAYS))) {
+            throw Refusal.bad("DAYS_MANY", "to", "Ask for 1 to " + MOST_DAYS + " days.");
+        }
+        Asked asked = new Asked(track, ladder, rank);
+        long days = ChronoUnit.DAYS.between(from, to) + 1;
+        Map<Key, List<Shows>> now = read(asked, from, to);
+        Map<Key, List<Shows>> before = read(asked, from.minusDays(days), from.minusDays(1));
+        List<Seen> seen = new ArrayList<>();
+        now.forEach((key, who) -> {
+            who.sort(Comparator.comparingInt((Shows one) -> -one.marks()).thenComparing(Shows::name));
+            int showed = before.getOrDefault(key, List.of()).size();
+            seen.add(new Seen(key.technique(), key.fault(), who, showed));
+        });
+        seen.sort(Comparator.comparingInt((Seen one) -> -one.who().size())
+                .thenComparing(Seen::technique)
+                .thenComparing(Seen::fault));
+        return new FaultsSeen(from, to, marked(asked, from, to), seen);
+    }
+
+    private record Asked(
+            @Nullable String track,
+            @Nullable String ladder,
+            @Nullable String rank) {}
+
+    private static final String FROM =
+            " from mark m join student s on s.id = m.student" + " left join training_class c on c.id = m.class_id";
+
+    private static final String WHERE = " where m.at >= ? and m.at < ? and m.withdraws is null and s.left_on is null"
+            + " and not exists (select 1 from mark w where w.student = m.student and w.withdraws = m.id)";
+
+    private Map<Key, List<Shows>> read(Asked asked, LocalDate from, LocalDate to) {
+        List<Object> values = new ArrayList<>(List.of(start(from), start(to.plusDays(1))));
+        String where = WHERE + also(asked, values);
+        Map<String, String> named =
+                names.all(to, true).stream().collect(Collectors.toMap(Names.Name::id, Names.Name::name));
+        Map<Key, List<Shows>> all = new HashMap<>();
+        jdbc.query(
+                "select m.subject, f.fault, m.student, count(*)" + FROM + " join mark_fault f on f.mark = m.id" + where
+                        + " group by m.subject, f.fault, m.student",
+                row -> {
+                    String student = row.getString(3);
+                    all.computeIfAbsent(new Key(row.getString(1), row.getString(2)), key -> new ArrayList<>())
+                            .add(new Shows(student, named.getOrDefault(student, student), row.getInt(4)));
+                },
+                values.toArray());
+        return all;
+    }
+
+    private int marked(Asked asked, LocalDate from, LocalDate to) {
+        List<Object> values = new ArrayList<>(List.of(start(from), start(to.plusDays(1))));
+        String where = WHERE + also(asked, values);
+        return jdbc.queryForObject("select count(distinct m.student)" + FROM + where, Integer.class, values.toArray());
+    }
+
+    private static String also(Asked asked, List<Object> values) {
+        String also = "";
+        if (asked.track() != null) {
+            also += " and c.track = ?";
+            values.add(asked.track());
+        }
+        if (asked.ladder() != null && asked.rank() != null) {
+            also += " and exists (select 1 from student_ladder l where l.student = m.student and l.ladder = ?"
+                    + " and l.rank_id = ?)";
+            values.add(asked.ladder());
+            values.add(asked.rank());
+        }
+        return also;
+    }
+
+    private OffsetDateTime start(LocalDate day) {
+        return day.atStartOfDay(clock.getZone()).toOffsetDateTime();
+    }
+}

@@ -1,0 +1,104 @@
+import { Button, Menu } from '@mantine/core';
+import { useState } from 'react';
+import { send } from '../api/client';
+import { type RosterWanted, useSession } from '../api/queries';
+import type { RosterRow, Track } from '../api/types';
+import { useChanged } from '../form/useEdit';
+import { useNotices } from '../ui/Notices';
+import { count } from '../ui/words';
+import classes from './PeoplePage.module.css';
+
+type Props = {
+  chosen: RosterRow[];
+  wanted: RosterWanted;
+  total: number;
+  tracks: Track[];
+  onAll: () => void;
+  onNone: () => void;
+  onDo: (what: 'weigh' | 'squad') => void;
+};
+
+/** What is done to many at once: to those who are ticked, else to the whole list. */
+export function Bulk({ chosen, total, tracks, onAll, onNone, onDo }: Props) {
+  const isHead = useSession().data?.role === 'HEAD';
+  const say = useNotices();
+  const changed = useChanged();
+  const [sending, setSending] = useState(false);
+  if (total === 0) return null;
+  const move = async (track: Track, isIn: boolean, who = chosen) => {
+    const touched = who.filter((row) => row.student.tracks.includes(track.id) !== isIn);
+    if (touched.length === 0) {
+      say.done(isIn ? `They are all on ${track.name}.` : `None of them is on ${track.name}.`);
+      return;
+    }
+    const students = touched.map((row) => row.student.id);
+    const put = (into: boolean) =>
+      send('POST', '/people/tracks', {
+        students,
+        add: into ? [track.id] : [],
+        remove: into ? [] : [track.id],
+      });
+    setSending(true);
+    try {
+      await put(isIn);
+      await changed(['people', 'names']);
+      say.done(`${count(students.length, 'person', 'people')} ${isIn ? 'on' : 'off'} ${track.name}.`, () =>
+        put(!isIn)
+          .then(() => changed(['people', 'names']))
+          .catch(say.failed),
+      );
+    } catch (error) {
+      say.failed(error);
+    } finally {
+      setSending(false);
+    }
+  };
+  return (
+    <div className={classes.bulk}>
+      <span>
+        {chosen.length > 0 ? (
+          <strong>{count(chosen.length, 'person', 'people')} chosen:</strong>
+        ) : (
+          'All of these:'
+        )}
+      </span>
+      <Button variant="default" size="compact-md" onClick={() => onDo('squad')}>
+        Squad list
+      </Button>
+      <Button variant="default" size="compact-md" onClick={() => onDo('weigh')}>
+        Weigh
+      </Button>
+      {isHead && chosen.length > 0 && (
+        <Menu>
+          <Menu.Target>
+            <Button variant="default" size="compact-md" loading={sending}>
+              Tracks
+            </Button>
+          </Menu.Target>
+          <Menu.Dropdown>
+            {tracks.map((track) => (
+              <Menu.Item key={track.id} onClick={() => move(track, true)}>
+                On to {track.name}
+              </Menu.Item>
+            ))}
+            <Menu.Divider />
+            {tracks.map((track) => (
+              <Menu.Item key={track.id} onClick={() => move(track, false)}>
+                Off {track.name}
+              </Menu.Item>
+            ))}
+          </Menu.Dropdown>
+        </Menu>
+      )}
+      {chosen.length > 0 ? (
+        <Button variant="subtle" size="compact-md" onClick={onNone}>
+          Choose nobody
+        </Button>
+      ) : (
+        <Button variant="subtle" size="compact-md" onClick={onAll}>
+          Choose all shown
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -23,6 +23,7 @@ const PlanPage = lazy(() => import('./mat/PlanPage').then((m) => ({ default: m.P
 const OffPage = lazy(() => import('./mat/OffPage').then((m) => ({ default: m.OffPage })));
 const WeekPage = lazy(() => import('./mat/WeekPage').then((m) => ({ default: m.WeekPage })));
 const PeoplePage = lazy(() => import('./people/PeoplePage').then((m) => ({ default: m.PeoplePage })));
+const ErasePage = lazy(() => import('./people/ErasePage').then((m) => ({ default: m.ErasePage })));
 const FaultsPage = lazy(() => import('./people/FaultsPage').then((m) => ({ default: m.FaultsPage })));
 const ProgressSheet = lazy(() =>
   import('./people/ProgressSheet').then((m) => ({ default: m.ProgressSheet })),
@@ -95,6 +96,7 @@ export function App() {
               <Route path="/people/faults" element={<FaultsPage />} />
               <Route path="/people/new" element={<PersonPage />} />
               <Route path="/people/:id/change" element={<PersonPage />} />
+              <Route path="/people/:id/data" element={<ErasePage />} />
               <Route path="/people/:id/sheet" element={<ProgressSheet />} />
               <Route path="/people/:id" element={<StudentPage />} />
               <Route path="/house" element={<HousePage />}>

@@ -23,6 +23,7 @@ import type {
   Link,
   MapData,
   MemoryView,
+  Mention,
   Name,
   Pair,
   PatternView,
@@ -407,6 +408,15 @@ export const useGame = (student: string, on = true) =>
     queryKey: ['people', student, 'game'],
     queryFn: () => read(`/people/${student}/game`),
     enabled: on,
+  });
+
+/** Where somebody is named in what others wrote. */
+export const useMentions = (student: string, on: boolean) =>
+  useQuery<Mention[]>({
+    queryKey: ['people', student, 'mentions'],
+    queryFn: () => read(`/people/${student}/mentions`),
+    enabled: on,
+    gcTime: 0,
   });
 
 /** What stands behind one thing a student knows: days of practice and marks. */

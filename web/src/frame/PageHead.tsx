@@ -27,17 +27,20 @@ export function PageHead({
   title,
   children,
   mat = true,
+  print = true,
 }: {
   title: string;
   children?: ReactNode;
   mat?: boolean;
+  /** Whether it stands at the top of the paper; a sheet has a head of its own. */
+  print?: boolean;
 }) {
   const calendar = useCalendar();
   const { width } = useViewportSize();
   const next = tonight(calendar.data?.classes ?? []);
   const track = calendar.data?.tracks.find((t) => t.id === next?.track)?.name;
   return (
-    <header className={classes.head}>
+    <header className={classes.head} {...(!print && { 'data-no-print': true })}>
       <h1 className={mat ? undefined : classes.said}>{title}</h1>
       {/* On a phone it is moved by thumb or key. */}
       <div

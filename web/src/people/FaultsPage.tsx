@@ -138,11 +138,7 @@ function Fault({ seen, map, marked }: { seen: FaultSeen; map: MapIndex; marked: 
           <span style={{ width: `${(100 * seen.who.length) / Math.max(marked, 1)}%` }} />
         </span>
         <span className="quiet">
-          {seen.before === 0
-            ? 'nobody before'
-            : more === 0
-              ? 'as many as before'
-              : `${seen.before} before`}
+          {seen.before === 0 ? 'nobody before' : more === 0 ? 'as many as before' : `${seen.before} before`}
         </span>
       </div>
       <div>

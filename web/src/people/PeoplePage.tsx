@@ -29,9 +29,10 @@ export function PeoplePage() {
   const ladders = useLadders();
   const tracks = useTracks();
   const role = useSession().data?.role;
+  const [params] = useSearchParams();
   return (
     <>
-      <PageHead title="People">
+      <PageHead title="People" print={params.get('do') === null}>
         {role === 'HEAD' && (
           <Button component={Link} to="/people/new">
             Add people

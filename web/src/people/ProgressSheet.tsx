@@ -35,7 +35,7 @@ export function ProgressSheet() {
     <Loaded query={progress}>
       {(view) => (
         <>
-          <PageHead title={view.student.name}>
+          <PageHead title={view.student.name} print={false}>
             <Button onClick={() => window.print()}>Print, or save as PDF</Button>
             <Link to={`/people/${id}`}>Back to the student</Link>
           </PageHead>

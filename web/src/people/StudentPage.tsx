@@ -102,7 +102,6 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
             Change
           </Button>
         )}
-        <Link to={`/map?eyes=student:${student.id}`}>On the map</Link>
         <Link to={`/people/${student.id}/sheet`}>Sheet</Link>
       </PageHead>
       <div className={classes.columns}>
@@ -123,6 +122,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
           <div className={classes.legend}>
             <div className={legend.bar}>
               <Legend soil={soil} only={only} onOnly={setOnly} />
+              <Link to={`/map?eyes=student:${student.id}`}>On the map</Link>
             </div>
           </div>
           <Syllabus view={view} map={map} ladders={ladders} />
@@ -180,7 +180,12 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
                   ))}
                 </p>
               )}
-              {isHead && <Leaving student={student} />}
+              {isHead && (
+                <p className={classes.foot}>
+                  <Leaving student={student} />
+                  <Link to={`/people/${student.id}/data`}>Their data</Link>
+                </p>
+              )}
             </>
           )}
         </Scroll>

@@ -54,6 +54,7 @@ class EveryWriteTest {
             Map.entry("Restriction", "{\"kind\":\"NO_NECK\",\"from\":\"2026-11-24\",\"note\":\"x\"}"),
             Map.entry("Lifted", "{\"kind\":\"NO_NECK\",\"clearedBy\":\"x\"}"),
             Map.entry("HoldBack", "{\"reason\":\"x\"}"),
+            Map.entry("Erase", "{\"name\":\"Nobody\"}"),
             Map.entry("Opened", "{\"link\":\"x\"}"),
             Map.entry("Chosen", "{\"link\":\"x\",\"password\":\"x\"}"),
             Map.entry("Changed", "{\"old\":\"x\",\"password\":\"x\"}"));

@@ -30,13 +30,22 @@ public final class RunningClub implements BeforeAllCallback {
 
     /** One more demo club, for a test that leaves nothing as it was; the test closes it. */
     public static ConfigurableApplicationContext another() {
+        return run(folder(), "jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1");
+    }
+
+    /** The same, kept in a folder as it is outside tests. */
+    public static ConfigurableApplicationContext onDisk(Path data) {
+        return run(data, "jdbc:h2:file:" + data.resolve("club") + ";DB_CLOSE_ON_EXIT=FALSE");
+    }
+
+    private static ConfigurableApplicationContext run(Path data, String url) {
         return SpringApplication.run(
                 LynchetServer.class,
                 "--server.port=0",
                 "--lynchet.demo=true",
                 "--lynchet.today=" + TODAY,
-                "--lynchet.data=" + folder(),
-                "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1");
+                "--lynchet.data=" + data,
+                "--spring.datasource.url=" + url);
     }
 
     /** Where a club that is kept in memory puts its letters. */

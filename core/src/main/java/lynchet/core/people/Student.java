@@ -88,6 +88,41 @@ public record Student(
         return draft.student();
     }
 
+    /** What somebody is called of whom nothing personal is kept any more. */
+    public static final String ERASED = "Erased person";
+
+    /** What stays of somebody who is erased, so that counts stay: when they came, when they went, and nothing else. */
+    public static Student erased(String id, Student of, LocalDate today) {
+        return new Student(
+                id,
+                ERASED,
+                null,
+                null,
+                null,
+                of.joined,
+                of.left == null ? today : of.left,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                of.priorClasses,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
+    }
+
+    /** The same person, kept apart from others. */
+    public Student keptApart(List<String> others) {
+        Draft draft = new Draft(this);
+        draft.keepApart = others;
+        return draft.student();
+    }
+
     /** The same person with other notes. */
     public Student withNotes(String others) {
         Draft draft = new Draft(this);

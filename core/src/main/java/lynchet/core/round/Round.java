@@ -6,6 +6,7 @@ import java.util.function.UnaryOperator;
 import lynchet.core.mat.Side;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A live bout or spar between two students: a card that says how it ended, or a timed log of what happened.
@@ -23,11 +24,11 @@ public record Round(
         Kind kind,
         String first,
         String second,
-        String classId,
-        String ruleset,
+        @Nullable String classId,
+        @Nullable String ruleset,
         Ended ended,
         @Most(2000) List<Event> events,
-        @Most(40) String by) {
+        @Most(40) @Nullable String by) {
 
     /** Where it was fought. */
     public enum Kind {
@@ -81,7 +82,11 @@ public record Round(
      * @param position id of the position of the winner just before; may be null
      * @param link id of the winner's last link; may be null
      */
-    public record Ended(How how, Who winner, String position, String link) {
+    public record Ended(
+            How how,
+            @Nullable Who winner,
+            @Nullable String position,
+            @Nullable String link) {
         public Ended {
             Say.there("how a round ended", how);
         }
@@ -98,13 +103,13 @@ public record Round(
     public record Event(
             int second,
             Who who,
-            String link,
-            String position,
-            String reaction,
+            @Nullable String link,
+            @Nullable String position,
+            @Nullable String reaction,
             Intent intent,
             Outcome outcome,
             Side side,
-            @Most(200) String note) {
+            @Most(200) @Nullable String note) {
         public Event {
             Say.within("the second of an event", second, 0, 3600);
             Say.there("who acts in an event", who);

@@ -28,7 +28,7 @@ import org.springframework.stereotype.Service;
  * latest are kept.
  */
 @Service
-class Copies {
+public class Copies {
 
     static final int KEPT = 14;
 
@@ -61,6 +61,11 @@ class Copies {
      * @param isReadBack whether it was opened again after it was written and its people were counted
      */
     record CopyView(String name, Instant at, long bytes, boolean isReadBack) {}
+
+    /** Names of the copies there are, the newest first. */
+    public List<String> names() {
+        return all().stream().map(CopyView::name).toList();
+    }
 
     /** The copies there are, the newest first. */
     List<CopyView> all() {

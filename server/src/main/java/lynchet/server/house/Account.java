@@ -51,6 +51,11 @@ class Account {
         return role;
     }
 
+    /** Whose account it is, is not said any more. */
+    void forgetPerson() {
+        person = null;
+    }
+
     /** Id of the person whose account it is; null: not said. */
     String person() {
         return person;

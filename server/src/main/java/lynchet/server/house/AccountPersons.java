@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import lynchet.server.keep.PersonOf;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Whose account it is, held in memory since every mark asks. */
 @Component
@@ -20,6 +21,18 @@ class AccountPersons implements PersonOf {
     /** To be called once a change of accounts is kept. */
     void changed() {
         persons = null;
+    }
+
+    @Override
+    @Transactional
+    public void forget(String person) {
+        for (Account account : accounts.findAll()) {
+            if (person.equals(account.person())) {
+                account.forgetPerson();
+                accounts.save(account);
+            }
+        }
+        changed();
     }
 
     @Override

@@ -51,7 +51,7 @@ class Guard {
                         .hasRole(Role.HEAD.name())
                         .requestMatchers(GET, "/api/classes/*/telling", "/api/letters/**")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
-                        .requestMatchers(GET, "/api/archive")
+                        .requestMatchers(GET, "/api/archive", "/api/people/*/all", "/api/people/*/mentions")
                         .hasRole(Role.HEAD.name())
                         .requestMatchers("/api/archive/**", "/api/imports/**", "/api/csv/**", "/api/library/**")
                         .hasRole(Role.HEAD.name())

@@ -8,6 +8,12 @@ public interface Disk {
     /** Returns once everything committed so far is on the disk. */
     void sync();
 
+    /**
+     * Has the file written anew when the server stops, so that nothing of what was removed is left in it: not even where the
+     * database has given room back and not yet used it again. It is remembered until that is done.
+     */
+    void writeAnewAtTheEnd();
+
     /** Writes a copy of the database as it stands into a file, while others go on writing. */
     void copyTo(Path file);
 }

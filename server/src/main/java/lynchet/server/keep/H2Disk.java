@@ -1,7 +1,15 @@
 package lynchet.server.keep;
 
 import jakarta.annotation.PreDestroy;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -23,6 +31,7 @@ class H2Disk implements Disk {
 
     private static final Logger LOG = LoggerFactory.getLogger(H2Disk.class);
     private static final int SYNC_EVERY_SECONDS = 4;
+    private static final String FILE = "jdbc:h2:file:";
 
     private final JdbcTemplate jdbc;
     private final String url;
@@ -42,7 +51,7 @@ class H2Disk implements Disk {
     }
 
     private boolean isFile() {
-        return url.startsWith("jdbc:h2:file:");
+        return url.startsWith(FILE);
     }
 
     /** Gives back the room that changes and removals have left empty. */
@@ -50,7 +59,53 @@ class H2Disk implements Disk {
     void close() {
         heartbeat.shutdownNow();
         if (isFile()) {
+            Path asked = besides(".erased");
+            boolean isAnew = Files.exists(asked);
+            if (isAnew) {
+                jdbc.execute("SCRIPT TO '" + besides(".anew.sql") + "'");
+            }
             jdbc.execute("SHUTDOWN COMPACT");
+            if (isAnew) {
+                writeAnew(asked);
+            }
+        }
+    }
+
+    /** Compacting moves pages; keys of what was removed may stand on in them. So a new file is written from the rows alone. */
+    private void writeAnew(Path asked) {
+        Path script = besides(".anew.sql");
+        Path anew = besides(".anew.mv.db");
+        try {
+            OwnerOnly.close(script);
+            Files.deleteIfExists(anew);
+            String target = FILE + anew.toString().replaceFirst("\\.mv\\.db$", "");
+            try (Connection fresh = DriverManager.getConnection(target, "sa", "");
+                    Statement statement = fresh.createStatement()) {
+                statement.execute("RUNSCRIPT FROM '" + script + "'");
+                statement.execute("SHUTDOWN COMPACT");
+            }
+            OwnerOnly.close(anew);
+            Files.move(anew, besides(".mv.db"), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            Files.delete(script);
+            Files.delete(asked);
+        } catch (IOException | SQLException e) {
+            LOG.warn("The data file could not be written anew; it is tried again when Lynchet stops next.", e);
+        }
+    }
+
+    private Path besides(String ending) {
+        String file = url.substring(FILE.length()).replaceFirst(";.*", "");
+        return Path.of(file + ending);
+    }
+
+    @Override
+    public void writeAnewAtTheEnd() {
+        if (isFile()) {
+            try {
+                Files.writeString(besides(".erased"), "");
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         }
     }
 

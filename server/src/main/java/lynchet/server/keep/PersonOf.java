@@ -8,6 +8,9 @@ public interface PersonOf {
     /** Id of the person that an account names; empty: it names none, or there is no such account. */
     Optional<String> account(String name);
 
+    /** Somebody is no person any more: whatever account named them names nobody. */
+    void forget(String person);
+
     /**
      * Lets a judgement of somebody pass if whoever is signed in is somebody else.
      *

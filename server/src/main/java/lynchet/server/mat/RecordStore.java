@@ -6,6 +6,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -340,6 +342,13 @@ public class RecordStore {
     /** What was drilled in a class, in the order it was logged. */
     public List<PracticeEntry> practiceOf(String classId) {
         return practice.ofClass(classId);
+    }
+
+    /** These practice entries, in order of id. */
+    public List<PracticeEntry> practised(Collection<String> ids) {
+        return practice.find(ids).values().stream()
+                .sorted(Comparator.comparing(PracticeEntry::id))
+                .toList();
     }
 
     /** Ids of the students in a class. */

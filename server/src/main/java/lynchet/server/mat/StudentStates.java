@@ -19,6 +19,7 @@ import lynchet.core.map.MapData;
 import lynchet.core.people.Memory;
 import lynchet.core.people.Skill;
 import lynchet.core.people.StudentEvent;
+import lynchet.core.people.StudentRecord;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
 import lynchet.server.club.AfterRecords;
@@ -73,10 +74,15 @@ public class StudentStates implements AfterRecords {
     /** How one student stood at the end of a day, from what is known of it today. */
     @Transactional(readOnly = true)
     public StudentState asOf(String student, LocalDate day, ZoneId zone) {
-        return reader.read(List.of(student), RecordReader.What.ALL, null)
-                .get(student)
+        return recordOf(student)
                 .until(day, zone)
                 .state(taught.now().ladders(), taught.now().map());
+    }
+
+    /** All that was recorded of one student. */
+    @Transactional(readOnly = true)
+    public StudentRecord recordOf(String student) {
+        return reader.read(List.of(student), RecordReader.What.ALL, null).get(student);
     }
 
     /** Practice of one thing, day by day and side by side. */

@@ -112,7 +112,7 @@ public class People {
     }
 
     /** @throws Refusal 403 if whoever is signed in is that student: nobody judges themselves */
-    void notThemselves(String student) {
+    public void notThemselves(String student) {
         persons.judges(student);
     }
 

@@ -7,6 +7,7 @@ import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
 import lynchet.format.csv.Roll;
 import lynchet.server.club.Taught;
@@ -58,7 +59,7 @@ class RosterQuery {
     enum Who {
         TRAINING("s.left_on is null and s.is_guest = false"),
         GUESTS("s.left_on is null and s.is_guest = true"),
-        LEFT("s.left_on is not null");
+        LEFT("s.left_on is not null and s.folded_name <> '" + Roll.fold(Student.ERASED) + "'");
 
         private final String sql;
 

@@ -6,6 +6,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.map.GrapplingMap;
@@ -80,6 +81,18 @@ public class RoundStore extends PartStore<Round, RoundRow> {
     /** The evidence of what one student tried, with what is usual where that is little. */
     public RoundEvidence evidenceOf(String student, GrapplingMap map) {
         return RoundEvidence.of(map, count(new RoundFilter(student, null, null, null, null)), false);
+    }
+
+    /** The rounds somebody was in, in order of id. */
+    @Transactional(readOnly = true)
+    public List<Round> of(String student) {
+        List<String> ids = jdbc.queryForList(
+                "select id from round where first_student = ? or second_student = ? order by id",
+                String.class,
+                student,
+                student);
+        Map<String, Round> found = find(ids);
+        return ids.stream().map(found::get).toList();
     }
 
     /** What {@link Logged#count} says of the rounds that are kept, counted by the database. */

@@ -8,6 +8,7 @@ import jakarta.mail.internet.MimeMessage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -15,6 +16,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Date;
 import java.util.HexFormat;
@@ -34,7 +36,7 @@ import org.springframework.stereotype.Service;
  * beside the data. Nothing is sent. A letter of the same news to the same address takes the place of the one before.
  */
 @Service
-class Letters {
+public class Letters {
 
     static final int KEPT = 400;
 
@@ -72,6 +74,28 @@ class Letters {
             }
         } catch (IOException | MessagingException e) {
             throw new IllegalStateException("the letters could not be written to " + folder, e);
+        }
+    }
+
+    /** Deletes the letters in which one of these words stands. */
+    public synchronized void forget(List<String> words) {
+        try {
+            for (Path letter : newestFirst()) {
+                String text = text(letter);
+                if (words.stream().anyMatch(text::contains)) {
+                    Files.delete(letter);
+                }
+            }
+        } catch (IOException | MessagingException e) {
+            throw new IllegalStateException("the letters could not be looked through in " + folder, e);
+        }
+    }
+
+    /** Head and words of a letter as they are read, not as they are packed. */
+    private static String text(Path letter) throws IOException, MessagingException {
+        try (InputStream file = Files.newInputStream(letter)) {
+            MimeMessage message = new MimeMessage(NO_SESSION, file);
+            return message.getSubject() + " " + Arrays.toString(message.getAllRecipients()) + " " + message.getContent();
         }
     }
 

@@ -26,6 +26,9 @@ class DurableTest {
 
     private final class Noted implements Disk {
         @Override
+        public void writeAnewAtTheEnd() {}
+
+        @Override
         public void sync() {
             happened.add("sync");
         }

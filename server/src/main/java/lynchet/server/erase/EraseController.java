@@ -1,0 +1,98 @@
+package lynchet.server.erase;
+
+import java.util.List;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.PracticeEntry;
+import lynchet.core.people.Promotion;
+import lynchet.core.people.Student;
+import lynchet.core.people.StudentRecord;
+import lynchet.core.round.Round;
+import lynchet.core.rule.Most;
+import lynchet.server.mat.MarkStore;
+import lynchet.server.mat.RecordStore;
+import lynchet.server.mat.StudentStates;
+import lynchet.server.people.People;
+import lynchet.server.round.RoundStore;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** One person's data: given out to them, or erased. For the head coach. */
+@RestController
+@RequestMapping("/api/people/{id}")
+class EraseController {
+
+    private final Erasing erasing;
+    private final People people;
+    private final StudentStates states;
+    private final RecordStore records;
+    private final MarkStore marks;
+    private final RoundStore rounds;
+
+    EraseController(
+            Erasing erasing,
+            People people,
+            StudentStates states,
+            RecordStore records,
+            MarkStore marks,
+            RoundStore rounds) {
+        this.erasing = erasing;
+        this.people = people;
+        this.states = states;
+        this.records = records;
+        this.marks = marks;
+        this.rounds = rounds;
+    }
+
+    /** A class they were in. */
+    record InClass(String id, java.time.LocalDate date, String track, boolean cancelled) {}
+
+    /** Everything that is kept of one person. Others are named by their ids alone. */
+    record GivenOut(
+            Student student,
+            List<Promotion> promotions,
+            List<InClass> classes,
+            List<PracticeEntry> practice,
+            List<Mark> marks,
+            List<Round> rounds) {}
+
+    @GetMapping("/all")
+    ResponseEntity<GivenOut> all(@PathVariable String id) {
+        Student student = people.one(id);
+        StudentRecord record = states.recordOf(id);
+        GivenOut all = new GivenOut(
+                student,
+                people.promotionsOf(id),
+                record.attended().stream()
+                        .map(c -> new InClass(c.id(), c.date(), c.track(), c.cancelled()))
+                        .toList(),
+                records.practised(
+                        record.practice().stream().map(PracticeEntry::id).toList()),
+                marks.of(id),
+                rounds.of(id));
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + id + ".json\"")
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(all);
+    }
+
+    /** Where they are named in what others wrote, so that it is known before they are erased. */
+    @GetMapping("/mentions")
+    List<Erasing.Mention> mentions(@PathVariable String id) {
+        return erasing.mentions(people.one(id));
+    }
+
+    /** The name, written once more, and whether it goes from what others wrote as well. */
+    record Erase(@Most(100) String name, boolean fromText) {}
+
+    @PostMapping("/erase")
+    Erasing.Erased erase(@PathVariable String id, @RequestBody Erase asked) {
+        return erasing.erase(id, asked.name(), asked.fromText());
+    }
+}

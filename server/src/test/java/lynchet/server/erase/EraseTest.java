@@ -1,0 +1,174 @@
+package lynchet.server.erase;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import lynchet.server.HttpUser;
+import lynchet.server.RunningClub;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Whoever is erased is nowhere in the data any more, and what they took part in is still counted. */
+@ExtendWith(RunningClub.class)
+@Execution(ExecutionMode.CONCURRENT)
+class EraseTest {
+
+    private static final String NAME = "Zebediah Quillfeather";
+    private static final String EMAIL = "quillfeather@example.test";
+    private static final String CLASS = "fundamentals-2026-11-24";
+
+    @Test
+    void nothingPersonalStaysAndTheCountsDo(@TempDir Path data) throws IOException {
+        ConfigurableApplicationContext club = RunningClub.onDisk(data);
+        String id;
+        String kept;
+        try {
+            HttpUser head = RunningClub.head(club);
+            id = somebodyWithALife(head);
+            assertThat(files(data, NAME)).as("the search finds what there is").isNotEmpty();
+            JsonNode out = head.get("/api/people/" + id + "/all").expect(200).json();
+            assertThat(out.path("student").path("name").asString()).isEqualTo(NAME);
+            assertThat(out.path("marks").size()).isEqualTo(1);
+            assertThat(out.path("marks").path(0).path("faults").size()).isEqualTo(1);
+            assertThat(out.path("classes").size()).isEqualTo(1);
+            assertThat(out.path("rounds").size()).isEqualTo(1);
+            assertThat(out.path("promotions").path(0).path("reason").asString()).contains("because");
+
+            String copy = head.post("/api/copies", null).expect(200).json().path("name").asString();
+            JsonNode before = head.get("/api/classes/" + CLASS).json();
+            assertThat(head.post("/api/people/" + id + "/erase", Map.of("name", "Zebediah")).code())
+                    .isEqualTo("NAME_DIFFERS");
+            JsonNode mentions = head.get("/api/people/" + id + "/mentions").expect(200).json();
+            assertThat(mentions.size()).isEqualTo(1);
+            assertThat(mentions.path(0).path("text").asString()).contains("with " + NAME);
+            assertThat(mentions.path(0).path("canGo").asBoolean()).isTrue();
+            JsonNode erased = head.post("/api/people/" + id + "/erase", Map.of("name", NAME, "fromText", true))
+                    .expect(200)
+                    .json();
+            assertThat(erased.path("kept").path("attendance").asInt()).isEqualTo(1);
+            assertThat(erased.path("copies").path(0).asString()).isEqualTo(copy);
+            assertThat(erased.path("mentions").size()).isZero();
+            head.get("/api/people/" + id).expect(404);
+            assertThat(head.get("/api/people?find=quillfeather&who=left").json().path("total").asInt())
+                    .isZero();
+            JsonNode after = head.get("/api/classes/" + CLASS).json();
+            assertThat(after.path("attendance").size()).isEqualTo(before.path("attendance").size());
+            assertThat(head.get("/api/people/faults?from=2026-11-24&to=2026-11-24&track=fundamentals")
+                            .json()
+                            .path("seen")
+                            .size())
+                    .as("who left is in no count of faults").isZero();
+            kept = head.get("/api/archive").text();
+            assertThat(kept).doesNotContain(NAME, EMAIL, "\"" + id + "\"");
+            head.post("/api/archive/check", kept).expect(200);
+        } finally {
+            club.close();
+        }
+        assertThat(files(data, NAME)).isEmpty();
+        assertThat(files(data, "quillfeather")).as("as it is compared").isEmpty();
+        assertThat(files(data, EMAIL)).isEmpty();
+        assertThat(files(data, id)).isEmpty();
+        assertThat(data.resolve("club.erased")).doesNotExist();
+        ConfigurableApplicationContext again = RunningClub.onDisk(data);
+        try {
+            assertThat(RunningClub.head(again).get("/api/archive").text())
+                    .as("the file written anew holds the same")
+                    .isEqualTo(kept);
+        } finally {
+            again.close();
+        }
+    }
+
+    private static String somebodyWithALife(HttpUser head) {
+        Map<String, Object> person = Map.of(
+                "id", "x",
+                "name", NAME,
+                "joined", "2026-01-10",
+                "born", "1990-02-03",
+                "tracks", List.of("fundamentals"),
+                "contacts", Map.of("email", EMAIL),
+                "notes", "Zebediah Quillfeather likes to be called early");
+        String id = head.post("/api/people", person).expect(200).json().path("id").asString();
+        HttpUser.Answer other = head.get("/api/people/kit-harrowgate").expect(200);
+        ObjectNode apart = (ObjectNode) other.json();
+        apart.putArray("keepApart").add(id);
+        head.put("/api/people/kit-harrowgate", apart.toString(), other.tag()).expect(200);
+        head.post(
+                        "/api/promotions",
+                        Map.of(
+                                "id", "pr-erase", "student", id, "ladder", "adult", "to", "white", "stripes", 0, "date",
+                                "2026-01-10", "fromBefore", true, "reason", "because Quillfeather knew it"))
+                .expect(200);
+        head.post("/api/attendance", Map.of("id", "a-erase", "student", id, "classId", CLASS, "how", "NAME"))
+                .expect(200);
+        head.post(
+                        "/api/marks",
+                        Map.of(
+                                "id", "m-erase", "student", id, "subject", "scissor-sweep", "standard", "SHOWN", "passed",
+                                false, "faults", List.of(fault(head)), "classId", CLASS))
+                .expect(200);
+        JsonNode round = head.get("/api/people/kit-harrowgate/all").json().path("rounds").path(0);
+        assertThat(round.isMissingNode()).isFalse();
+        ObjectNode archive = (ObjectNode) head.get("/api/archive").json();
+        for (JsonNode one : archive.path("rounds")) {
+            if (one.path("id").equals(round.path("id"))) {
+                String whose = one.path("first").asString().equals("kit-harrowgate") ? "second" : "first";
+                ((ObjectNode) one).put(whose, id);
+            }
+        }
+        head.post("/api/archive?mode=replace", archive.toString()).expect(200);
+        HttpUser.Answer planned = head.get("/api/classes/" + CLASS).expect(200);
+        ObjectNode training = (ObjectNode) planned.json().path("training");
+        training.put("theme", "with " + NAME + " as partner");
+        head.put("/api/classes/" + CLASS, training.toString(), planned.tag()).expect(200);
+        return id;
+    }
+
+    private static String fault(HttpUser head) {
+        return head.get("/api/map/techniques/scissor-sweep")
+                .json()
+                .path("technique")
+                .path("faults")
+                .path(0)
+                .path("id")
+                .asString();
+    }
+
+    /** Where in the files of a folder some letters stand, as UTF-8 or as H2 and UTF-16 keep them. */
+    private static List<String> files(Path data, String letters) throws IOException {
+        List<String> found = new ArrayList<>();
+        try (Stream<Path> all = Files.walk(data)) {
+            for (Path file : all.filter(Files::isRegularFile).toList()) {
+                String bytes = new String(Files.readAllBytes(file), StandardCharsets.ISO_8859_1);
+                String wide = new String(letters.getBytes(StandardCharsets.UTF_16BE), StandardCharsets.ISO_8859_1);
+                int at = Math.max(bytes.indexOf(letters), bytes.indexOf(wide));
+                if (at >= 0) {
+                    String around = bytes.substring(Math.max(0, at - 200), Math.min(bytes.length(), at + 200));
+                    found.add(file + ": " + around.replaceAll("[^ -~]+", "."));
+                }
+            }
+        }
+        return found;
+    }
+
+    @Test
+    void onlyTheHeadCoachErasesAndGivesOut() {
+        HttpUser coach = RunningClub.as("coach");
+        coach.get("/api/people/orla-fenwick/all").expect(403);
+        coach.post("/api/people/orla-fenwick/erase", Map.of("name", "Orla Fenwick")).expect(403);
+        RunningClub.as("viewer").get("/api/people/orla-fenwick/all").expect(403);
+    }
+}

@@ -157,7 +157,9 @@ class Erasing {
         });
         students.remove(Set.of(gone.id()));
         if (fromText && gone.name().length() >= SHORTEST) {
-            FREE.stream().filter(Free::isRecord).forEach(free -> swap(free.table(), free.column(), gone.name(), Student.ERASED));
+            FREE.stream()
+                    .filter(Free::isRecord)
+                    .forEach(free -> swap(free.table(), free.column(), gone.name(), Student.ERASED));
         }
         journal(gone, other);
         states.again(List.of(other), null);

@@ -50,7 +50,10 @@ class ManyController {
     Counted tracks(@RequestBody OnTracks asked) {
         for (int i = 0; i < asked.add().size(); i++) {
             if (!taught.now().offers(Target.TRACK, asked.add().get(i))) {
-                throw Refusal.bad("NO_TRACK", "/add/" + i, "There is no track " + asked.add().get(i) + ".");
+                throw Refusal.bad(
+                        "NO_TRACK",
+                        "/add/" + i,
+                        "There is no track " + asked.add().get(i) + ".");
             }
         }
         return change(asked.students(), "/students", student -> {

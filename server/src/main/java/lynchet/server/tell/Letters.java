@@ -8,7 +8,6 @@ import jakarta.mail.internet.MimeMessage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -95,7 +94,8 @@ public class Letters {
     private static String text(Path letter) throws IOException, MessagingException {
         try (InputStream file = Files.newInputStream(letter)) {
             MimeMessage message = new MimeMessage(NO_SESSION, file);
-            return message.getSubject() + " " + Arrays.toString(message.getAllRecipients()) + " " + message.getContent();
+            return message.getSubject() + " " + Arrays.toString(message.getAllRecipients()) + " "
+                    + message.getContent();
         }
     }
 

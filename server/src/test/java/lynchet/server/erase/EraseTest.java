@@ -14,8 +14,8 @@ import lynchet.server.HttpUser;
 import lynchet.server.RunningClub;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
@@ -47,11 +47,17 @@ class EraseTest {
             assertThat(out.path("rounds").size()).isEqualTo(1);
             assertThat(out.path("promotions").path(0).path("reason").asString()).contains("because");
 
-            String copy = head.post("/api/copies", null).expect(200).json().path("name").asString();
+            String copy = head.post("/api/copies", null)
+                    .expect(200)
+                    .json()
+                    .path("name")
+                    .asString();
             JsonNode before = head.get("/api/classes/" + CLASS).json();
-            assertThat(head.post("/api/people/" + id + "/erase", Map.of("name", "Zebediah")).code())
+            assertThat(head.post("/api/people/" + id + "/erase", Map.of("name", "Zebediah"))
+                            .code())
                     .isEqualTo("NAME_DIFFERS");
-            JsonNode mentions = head.get("/api/people/" + id + "/mentions").expect(200).json();
+            JsonNode mentions =
+                    head.get("/api/people/" + id + "/mentions").expect(200).json();
             assertThat(mentions.size()).isEqualTo(1);
             assertThat(mentions.path(0).path("text").asString()).contains("with " + NAME);
             assertThat(mentions.path(0).path("canGo").asBoolean()).isTrue();
@@ -62,15 +68,20 @@ class EraseTest {
             assertThat(erased.path("copies").path(0).asString()).isEqualTo(copy);
             assertThat(erased.path("mentions").size()).isZero();
             head.get("/api/people/" + id).expect(404);
-            assertThat(head.get("/api/people?find=quillfeather&who=left").json().path("total").asInt())
+            assertThat(head.get("/api/people?find=quillfeather&who=left")
+                            .json()
+                            .path("total")
+                            .asInt())
                     .isZero();
             JsonNode after = head.get("/api/classes/" + CLASS).json();
-            assertThat(after.path("attendance").size()).isEqualTo(before.path("attendance").size());
+            assertThat(after.path("attendance").size())
+                    .isEqualTo(before.path("attendance").size());
             assertThat(head.get("/api/people/faults?from=2026-11-24&to=2026-11-24&track=fundamentals")
                             .json()
                             .path("seen")
                             .size())
-                    .as("who left is in no count of faults").isZero();
+                    .as("who left is in no count of faults")
+                    .isZero();
             kept = head.get("/api/archive").text();
             assertThat(kept).doesNotContain(NAME, EMAIL, "\"" + id + "\"");
             head.post("/api/archive/check", kept).expect(200);
@@ -101,7 +112,8 @@ class EraseTest {
                 "tracks", List.of("fundamentals"),
                 "contacts", Map.of("email", EMAIL),
                 "notes", "Zebediah Quillfeather likes to be called early");
-        String id = head.post("/api/people", person).expect(200).json().path("id").asString();
+        String id =
+                head.post("/api/people", person).expect(200).json().path("id").asString();
         HttpUser.Answer other = head.get("/api/people/kit-harrowgate").expect(200);
         ObjectNode apart = (ObjectNode) other.json();
         apart.putArray("keepApart").add(id);
@@ -109,18 +121,45 @@ class EraseTest {
         head.post(
                         "/api/promotions",
                         Map.of(
-                                "id", "pr-erase", "student", id, "ladder", "adult", "to", "white", "stripes", 0, "date",
-                                "2026-01-10", "fromBefore", true, "reason", "because Quillfeather knew it"))
+                                "id",
+                                "pr-erase",
+                                "student",
+                                id,
+                                "ladder",
+                                "adult",
+                                "to",
+                                "white",
+                                "stripes",
+                                0,
+                                "date",
+                                "2026-01-10",
+                                "fromBefore",
+                                true,
+                                "reason",
+                                "because Quillfeather knew it"))
                 .expect(200);
         head.post("/api/attendance", Map.of("id", "a-erase", "student", id, "classId", CLASS, "how", "NAME"))
                 .expect(200);
         head.post(
                         "/api/marks",
                         Map.of(
-                                "id", "m-erase", "student", id, "subject", "scissor-sweep", "standard", "SHOWN", "passed",
-                                false, "faults", List.of(fault(head)), "classId", CLASS))
+                                "id",
+                                "m-erase",
+                                "student",
+                                id,
+                                "subject",
+                                "scissor-sweep",
+                                "standard",
+                                "SHOWN",
+                                "passed",
+                                false,
+                                "faults",
+                                List.of(fault(head)),
+                                "classId",
+                                CLASS))
                 .expect(200);
-        JsonNode round = head.get("/api/people/kit-harrowgate/all").json().path("rounds").path(0);
+        JsonNode round =
+                head.get("/api/people/kit-harrowgate/all").json().path("rounds").path(0);
         assertThat(round.isMissingNode()).isFalse();
         ObjectNode archive = (ObjectNode) head.get("/api/archive").json();
         for (JsonNode one : archive.path("rounds")) {
@@ -168,7 +207,8 @@ class EraseTest {
     void onlyTheHeadCoachErasesAndGivesOut() {
         HttpUser coach = RunningClub.as("coach");
         coach.get("/api/people/orla-fenwick/all").expect(403);
-        coach.post("/api/people/orla-fenwick/erase", Map.of("name", "Orla Fenwick")).expect(403);
+        coach.post("/api/people/orla-fenwick/erase", Map.of("name", "Orla Fenwick"))
+                .expect(403);
         RunningClub.as("viewer").get("/api/people/orla-fenwick/all").expect(403);
     }
 }

@@ -152,12 +152,12 @@ final class DemoPeople {
                 c[0],
                 c[1].isEmpty() ? null : c[1],
                 String.valueOf(4000 + 7 * n),
-                today.minusYears(Integer.parseInt(c[2])).minusDays(31L * (n % 11) + 3),
+                today.minusYears(Integer.parseInt(c[2])).minusDays(34L * (n % 11) + 3),
                 joined(since, rank, n),
                 null,
                 null,
                 Double.valueOf(c[3]),
-                today.minusWeeks(n % 20),
+                today.minusWeeks(n % 31),
                 Integer.valueOf(c[4]),
                 Lead.valueOf(c[5]),
                 tracks(junior, rank, n),
@@ -188,8 +188,9 @@ final class DemoPeople {
                 : List.of("fundamentals", "throws", "no-jacket");
     }
 
-    private static Contacts contacts(String name, boolean junior, int n) {
+    private static Contacts contacts(String name, boolean junior, int place) {
         String surname = name.substring(name.lastIndexOf(' ') + 1);
+        int n = junior ? firstOf(surname) : place;
         return junior
                 ? new Contacts(
                         null,
@@ -207,6 +208,17 @@ final class DemoPeople {
                         null,
                         "Household " + surname,
                         "0555 03" + (10 + n));
+    }
+
+    /** Brothers and sisters are reached as the first of them is. */
+    private static int firstOf(String surname) {
+        List<String> names =
+                TABLE.lines().map(line -> line.split("\\|")[0].strip()).toList();
+        return 1
+                + names.indexOf(names.stream()
+                        .filter(name -> name.endsWith(" " + surname))
+                        .findFirst()
+                        .orElseThrow());
     }
 
     /** Most can be written to, some can only be phoned. */

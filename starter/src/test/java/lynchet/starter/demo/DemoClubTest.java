@@ -6,15 +6,20 @@ import java.io.ByteArrayInputStream;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import lynchet.core.club.Club;
 import lynchet.core.club.ClubRecords;
+import lynchet.core.game.Lopsided;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.mat.Side;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.ClubPace;
 import lynchet.core.people.Readiness;
+import lynchet.core.people.Soil;
 import lynchet.core.people.Student;
+import lynchet.core.people.StudentRecord;
 import lynchet.core.people.StudentState;
 import lynchet.format.ClubArchive;
 import org.junit.jupiter.api.Test;
@@ -98,5 +103,44 @@ class DemoClubTest {
         assertThat(verdicts).contains(Readiness.Verdict.HELD, Readiness.Verdict.NOT_YET, Readiness.Verdict.ELIGIBLE);
         assertThat(club.classes())
                 .anyMatch(c -> c.date().equals(today) && c.track().equals("fundamentals"));
+    }
+
+    /** Somebody for each thing that a coach looks for, on any day. */
+    @ParameterizedTest
+    @ValueSource(strings = {"2026-11-24", "2028-02-29", "2027-01-01"})
+    void itsPeopleRewardALook(String day) {
+        LocalDate today = LocalDate.parse(day);
+        Club club = DemoClub.on(today);
+        GrapplingMap map = GrapplingMap.of(club.map());
+        Map<String, StudentState> states = ClubRecords.of(club).stream()
+                .collect(Collectors.toMap(StudentRecord::student, one -> one.state(club.ladders(), map)));
+        assertThat(states.values())
+                .as("one-sided, and on the right")
+                .anyMatch(state -> Lopsided.of(map, state).weaker() == Side.LEFT);
+        assertThat(states.values()).as("rusty").anyMatch(state -> Soil.of(map, state, today)
+                .containsValue(Soil.WEED));
+        assertThat(states.values())
+                .as("absent")
+                .anyMatch(state -> state.lastSeen() != null && state.lastSeen().isBefore(today.minusWeeks(8)));
+        assertThat(club.people())
+                .as("handing over")
+                .anyMatch(one -> one.ageOn(today).orElse(0) >= 15 && on("junior", states.get(one.id())));
+        assertThat(club.people())
+                .as("a birthday soon")
+                .anyMatch(one -> one.born() != null && !one.ageOn(today).equals(one.ageOn(today.plusDays(30))));
+        assertThat(club.people())
+                .as("a weight that is old")
+                .anyMatch(one -> one.weighed() != null && one.weighed().isBefore(today.minusMonths(6)));
+        assertThat(club.people().stream()
+                        .flatMap(one -> Optional.ofNullable(one.contacts()).stream())
+                        .flatMap(one -> one.reachedBy().stream())
+                        .collect(Collectors.groupingBy(by -> by, Collectors.counting()))
+                        .values())
+                .as("brother and sister")
+                .contains(2L);
+    }
+
+    private static boolean on(String ladder, StudentState state) {
+        return state != null && state.heldOn(ladder).isPresent();
     }
 }

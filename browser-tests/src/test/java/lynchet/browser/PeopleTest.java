@@ -1,0 +1,129 @@
+package lynchet.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import lynchet.browser.Coach.With;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+
+/** What somebody has drilled and passed, what is missing, and what is done to many at once. */
+@Execution(ExecutionMode.CONCURRENT)
+class PeopleTest {
+
+    /** From anywhere: the key that finds, the name, Enter. */
+    @ParameterizedTest(name = "{0} at {1}x{2}")
+    @CsvSource({"KEYBOARD, 1280, 800, Devrim Hallow", "FINGER, 1024, 768, Amara Quist"})
+    void whatIsMissingIsAnsweredInThreeKeysAndJudgedOnThePage(With with, int width, int height, String name) {
+        try (Coach coach = new Coach(with, width, height)) {
+            coach.signIn("coach");
+            coach.go("/chains");
+            coach.see("ul h2");
+            if (with == With.KEYBOARD) {
+                coach.type("/");
+                coach.type(name);
+                coach.see("*[@aria-label='Found']", name);
+                coach.type(Keys.ENTER);
+            } else {
+                coach.go("/people/" + name.toLowerCase().replace(' ', '-'));
+            }
+            coach.see("h1", name);
+            coach.see("[aria-label=Readiness] li");
+            coach.see("[aria-label='This week'] li");
+            judges(coach);
+            coach.nothingIsWrongHere();
+        }
+    }
+
+    /** Three passes, a fault for one, and one pass taken back. */
+    private static void judges(Coach coach) {
+        List<String> open = List.of("Hip escape", "Bridge", "Turning-in step");
+        int before = coach.presses();
+        for (String item : open) {
+            coach.use(line(coach, item));
+            coach.see("section[aria-label='Judge " + item + "'] button");
+            coach.use(coach.see("section[aria-label='Judge " + item + "'] > div:last-child button:first-child"));
+            coach.see("section[@aria-label='Behind " + item + "']//strong", "Pass");
+        }
+        coach.use(coach.see("section[aria-label='Behind Turning-in step'] li button"));
+        coach.see("section[@aria-label='Behind Turning-in step']//li", "taken back");
+        coach.use(line(coach, "Technical stand-up"));
+        coach.seeNone("output button"); // notices stand over the foot of the page for a moment
+        String judge = "section[aria-label='Judge Technical stand-up']";
+        coach.use(coach.see(judge + " fieldset:last-of-type button"));
+        coach.use(coach.see(judge + " > div:last-child button:last-child"));
+        coach.see("section[@aria-label='Behind Technical stand-up']//strong", "Not yet");
+        assertThat(coach.presses() - before).as("touches").isLessThanOrEqualTo(14);
+    }
+
+    private static WebElement line(Coach coach, String item) {
+        return coach.see(By.xpath("//section[@aria-label='Syllabus progress']//button[contains(., '" + item + "')]"));
+    }
+
+    @Test
+    void aCoachWeighsListsAndLimits() {
+        try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
+            coach.signIn("head");
+            coach.go("/people?track=juniors");
+            coach.see("span", "15 people");
+            coach.touch(coach.see("input[aria-label='Choose Nell Corrow']"));
+            coach.touch(coach.see("input[aria-label='Choose Odd Farrier']"));
+            coach.see("strong", "2 people chosen");
+            coach.use("button", "Weigh");
+            coach.see("h2", "Weigh 2 people");
+            coach.type(coach.field("Nell Corrow"), "29.4", Keys.ENTER);
+            coach.type("53", Keys.ENTER);
+            coach.use("button", "Save 2 weights");
+            coach.see("span", "2 weights kept");
+            coach.use("button", "Squad list");
+            coach.type(coach.see("input[aria-label=Event]"), "Spring meeting");
+            coach.see("h2", "Spring meeting");
+            coach.see("td", "29.4 kg");
+            assertThat(coach.printedPages()).isEqualTo(1);
+            coach.nothingIsWrongHere();
+
+            coach.go("/people/nell-corrow");
+            coach.use("button", "Add a limit");
+            coach.type(coach.field("For the coach on the mat"), "left knee");
+            coach.nothingIsWrongHere();
+            coach.use("button", "Keep it");
+            coach.see("section[@aria-label='Limits']//strong", "No throws taken");
+            coach.use(coach.see("section[aria-label=Limits] button"));
+            coach.see("span", "No throws taken is lifted");
+            coach.use("a", "Sheet");
+            coach.see("h2", "Nell Corrow");
+            coach.seeNo("article", "left knee");
+            assertThat(coach.printedPages()).as("a page for the parents").isEqualTo(1);
+
+            coach.go("/people/faults?days=91");
+            coach.see("article h3");
+            coach.nothingIsWrongHere();
+        }
+    }
+
+    /** In a place nobody else looks at: somebody who is added here and erased again. */
+    @Test
+    void theHeadCoachErasesSomebodyForGood() {
+        try (Coach coach = new Coach(With.FINGER, 1024, 768)) {
+            coach.signIn("head");
+            String made =
+                    coach.post("/api/people", "{\"id\":\"x\",\"name\":\"Perrin Holloway\",\"joined\":\"2026-01-10\"}");
+            String id = made.replaceFirst("(?s).*\"id\":\"(s-[0-9a-f]+)\".*", "$1");
+            coach.go("/people/" + id);
+            coach.use("a", "Their data");
+            coach.see("a[href='/api/people/" + id + "/all']");
+            coach.type(coach.field("Write the name"), "Perrin Holloway");
+            coach.nothingIsWrongHere();
+            coach.use("button", "Erase for good");
+            coach.see("h2", "Nothing personal is kept any more");
+            coach.go("/people?find=perrin&who=left");
+            coach.see("p", "Nobody is like that");
+        }
+    }
+}

@@ -3,6 +3,7 @@ import { createContext, useContext } from 'react';
 import { today } from '../ui/words';
 import { type Problem, read, readTagged } from './client';
 import type {
+  AskView,
   Been,
   Calendar,
   ChainView,
@@ -408,6 +409,13 @@ export const useGame = (student: string, on = true) =>
     queryKey: ['people', student, 'game'],
     queryFn: () => read(`/people/${student}/game`),
     enabled: on,
+  });
+
+/** What one student asked to work on, or what those on a track wait for. */
+export const useAsks = (of: { student: string } | { track: string }) =>
+  useQuery<AskView[]>({
+    queryKey: ['asks', of],
+    queryFn: () => read(`/asks?${new URLSearchParams(of)}`),
   });
 
 /** Where somebody is named in what others wrote. */

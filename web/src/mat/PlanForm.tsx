@@ -6,6 +6,7 @@ import { Rows } from '../form/Lists';
 import { type Opened, useDraft } from '../form/useDraft';
 import { techniqueOptions } from '../map/edit/pickers';
 import { date, daysBefore, plain } from '../ui/words';
+import { AskedFor } from './AskedFor';
 import { BlockFields } from './BlockFields';
 import { KeepPattern, Patterned } from './Patterned';
 import classes from './PlanPage.module.css';
@@ -96,6 +97,7 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
           onChange={(event) => change({ theme: event.currentTarget.value || null })}
         />
       </div>
+      <AskedFor track={training.track} map={map} />
       <Sum training={training} />
       <Rows
         label="Blocks"

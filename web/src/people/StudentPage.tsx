@@ -20,6 +20,7 @@ import { Belt } from '../ui/Belt';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
 import { date } from '../ui/words';
+import { Asks } from './Asks';
 import { Game } from './Game';
 import { Leaving } from './Leaving';
 import { Limits } from './Limits';
@@ -158,6 +159,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
                   )}
                 </Loaded>
               )}
+              {isCoach && <Asks student={student} map={map} />}
               <Loaded query={readiness}>
                 {(all) => all.map((r) => <Towards key={r.ladder} readiness={r} ladders={ladders} />)}
               </Loaded>

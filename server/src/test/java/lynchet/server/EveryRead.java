@@ -44,6 +44,7 @@ final class EveryRead {
                         ? "?student=" + student
                         : "";
                 there += there.endsWith("/people") ? "?size=200" : "";
+                there += there.endsWith("/asks") ? "?student=" + student : "";
                 there += there.endsWith("/faults") ? "?from=2026-10-25&to=2026-11-24" : "";
                 there += there.endsWith("/memory") ? "?subject=closed-guard-scissor" : "";
                 there += there.endsWith("/" + student + "/attendance") ? "?from=2026-01-01&to=2026-12-31" : "";

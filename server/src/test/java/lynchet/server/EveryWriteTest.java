@@ -55,6 +55,9 @@ class EveryWriteTest {
             Map.entry("Lifted", "{\"kind\":\"NO_NECK\",\"clearedBy\":\"x\"}"),
             Map.entry("HoldBack", "{\"reason\":\"x\"}"),
             Map.entry("Erase", "{\"name\":\"Nobody\"}"),
+            Map.entry(
+                    "NewAsk",
+                    "{\"id\":\"hostile\",\"student\":\"orla-fenwick\",\"words\":\"x\",\"subject\":\"hip-bump-sweep\"}"),
             Map.entry("Opened", "{\"link\":\"x\"}"),
             Map.entry("Chosen", "{\"link\":\"x\",\"password\":\"x\"}"),
             Map.entry("Changed", "{\"old\":\"x\",\"password\":\"x\"}"));

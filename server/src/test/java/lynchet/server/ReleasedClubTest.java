@@ -41,7 +41,7 @@ import tools.jackson.databind.JsonNode;
 class ReleasedClubTest {
 
     /** Parts that there were none of yet. */
-    private static final List<Part<?>> LATER = List.of(Parts.PROMOTIONS, Parts.CLOSURES, Parts.PATTERNS);
+    private static final List<Part<?>> LATER = List.of(Parts.PROMOTIONS, Parts.CLOSURES, Parts.PATTERNS, Parts.ASKS);
 
     @TempDir
     Path data;

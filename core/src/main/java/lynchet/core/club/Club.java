@@ -14,6 +14,7 @@ import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Ask;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
@@ -192,6 +193,10 @@ public final class Club {
 
     public List<Grading> gradings() {
         return all(Parts.GRADINGS);
+    }
+
+    public List<Ask> asks() {
+        return all(Parts.ASKS);
     }
 
     public List<Round> rounds() {

@@ -39,6 +39,7 @@ import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Ask;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Item;
@@ -200,6 +201,12 @@ public final class Parts {
                 to.refer("GAP_REACTION", "reaction", REACTION, gap.reaction());
             });
 
+    public static final Part<Ask> ASKS = Part.record("asks", "ask", Ask.class, Ask::id)
+            .pointingAt((ask, to) -> {
+                to.refer("RECORD_STUDENT", "student", STUDENT, ask.student());
+                to.refer("RECORD_SUBJECT", "subject", SUBJECT, ask.subject());
+            });
+
     /** All of them, each after what it points at. */
     public static final List<Part<?>> ALL = List.of(
             PAIRS,
@@ -223,7 +230,8 @@ public final class Parts {
             PRACTICE,
             MARKS,
             ROUNDS,
-            IGNORED_GAPS);
+            IGNORED_GAPS,
+            ASKS);
 
     /** Those that stand inside the archive's {@code map}. */
     public static final List<Part<?>> MAP = List.of(PAIRS, TECHNIQUES, LINKS, REACTIONS, RULESETS);

@@ -113,6 +113,9 @@ public final class TechniqueMerge {
                 .changing(Parts.CLASSES, all -> each(all, this::trained))
                 .changing(Parts.PRACTICE, all -> each(all, this::practice))
                 .changing(Parts.MARKS, all -> each(all, this::mark))
+                .changing(
+                        Parts.ASKS,
+                        all -> each(all, ask -> gone.id().equals(ask.subject()) ? ask.about(kept.id()) : ask))
                 .changing(Parts.ROUNDS, all -> each(all, this::round))
                 .changing(
                         Parts.IGNORED_GAPS,

@@ -20,6 +20,7 @@ import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Ask;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Item;
@@ -60,6 +61,7 @@ public final class TinyClub {
     final List<Grading> gradings = one(grading("g1", "adult", "ana", "white"));
     final List<Round> rounds = one(round("r1", "bo", "c1", null, "sweep", null));
 
+    final List<Ask> asks = one(new Ask("ask1", "ana", DAY, "coach", "how to get up", "hip-bump", null));
     final List<IgnoredGap> ignoredGaps = one(gap("leave", null, "guard", "hip-bump"));
 
     TinyClub() {
@@ -89,7 +91,8 @@ public final class TinyClub {
                 .with(Parts.MARKS, marks)
                 .with(Parts.GRADINGS, gradings)
                 .with(Parts.ROUNDS, rounds)
-                .with(Parts.IGNORED_GAPS, ignoredGaps);
+                .with(Parts.IGNORED_GAPS, ignoredGaps)
+                .with(Parts.ASKS, asks);
     }
 
     static Chain chain(String id, String start, String link) {

@@ -9,6 +9,7 @@ import java.util.Set;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
+import lynchet.core.people.Ask;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
 import lynchet.format.Json;
@@ -146,6 +147,13 @@ class Erasing {
                 .toList());
         renamed(Parts.GRADINGS, gone.id(), other);
         jdbc.update("delete from ignored_gap where student = ?", gone.id());
+        PartStore<Ask, ?> asks = stores.of(Parts.ASKS);
+        asks.remove(asks.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
+                .map(Ask::id)
+                .toList());
+        jdbc.update(
+                "delete from journal where kind = 'ask' and locate(?, coalesce(before_body, after_body)) > 0",
+                quoted(gone.id()));
         jdbc.update("update promotion set reason = '' where student = ?", gone.id());
         COLUMNS.forEach((table, columns) -> {
             int rows = 0;

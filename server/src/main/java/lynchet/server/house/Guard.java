@@ -49,7 +49,7 @@ class Guard {
                         .authenticated()
                         .requestMatchers("/api/accounts/**", "/api/copies/**")
                         .hasRole(Role.HEAD.name())
-                        .requestMatchers(GET, "/api/classes/*/telling", "/api/letters/**")
+                        .requestMatchers(GET, "/api/classes/*/telling", "/api/letters/**", "/api/asks")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers(GET, "/api/archive", "/api/people/*/all", "/api/people/*/mentions")
                         .hasRole(Role.HEAD.name())
@@ -63,6 +63,7 @@ class Guard {
                                 "/api/practice",
                                 "/api/marks",
                                 "/api/people",
+                                "/api/asks",
                                 "/api/people/weights",
                                 "/api/people/*/limits",
                                 "/api/people/*/limits/lift",
@@ -73,7 +74,7 @@ class Guard {
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers(DELETE, "/api/attendance/*", "/api/practice/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
-                        .requestMatchers(PUT, "/api/chains/*", "/api/classes/*")
+                        .requestMatchers(PUT, "/api/chains/*", "/api/classes/*", "/api/asks/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers("/api/**")
                         .hasRole(Role.HEAD.name())

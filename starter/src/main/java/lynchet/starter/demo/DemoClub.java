@@ -103,6 +103,7 @@ public final class DemoClub {
                 .with(Parts.ATTENDANCE, attendance)
                 .with(Parts.PRACTICE, practice)
                 .with(Parts.MARKS, marks)
+                .with(Parts.ASKS, DemoPeople.asks(today))
                 .with(Parts.GRADINGS, DemoGradings.of(today, people, adult))
                 .with(Parts.ROUNDS, new DemoRounds(map, ladders, random).of(people, past, attended, tournament));
     }

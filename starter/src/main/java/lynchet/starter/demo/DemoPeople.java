@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lynchet.core.people.Ask;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Hold;
@@ -110,6 +111,35 @@ final class DemoPeople {
                 .limit(lines.size())
                 .map(i -> person(today, i + 1, lines.get(i).split("\\|", -1)))
                 .toList();
+    }
+
+    /** What was asked at the edge of the mat; one has an answer, one was taken up. */
+    static List<Ask> asks(LocalDate today) {
+        return List.of(
+                new Ask(
+                        "ask-scarf",
+                        "devrim-hallow",
+                        today.minusDays(12),
+                        "wren",
+                        "gets stuck under the scarf hold and cannot breathe",
+                        "scarf-bridge-roll",
+                        null),
+                new Ask(
+                        "ask-taller",
+                        "amara-quist",
+                        today.minusDays(5),
+                        "head",
+                        "what to do against somebody much taller who holds the collar",
+                        null,
+                        null),
+                new Ask(
+                        "ask-mount",
+                        "kit-harrowgate",
+                        today.minusDays(40),
+                        "wren",
+                        "the elbow escape when they sit high",
+                        "elbow-escape",
+                        today.minusDays(19)));
     }
 
     /** Somebody who came once to look. */

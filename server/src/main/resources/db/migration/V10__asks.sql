@@ -1,0 +1,7 @@
+-- What students asked to work on.
+create table ask (
+    id varchar(80) primary key,
+    student varchar(80) not null references student (id),
+    done_on date,
+    body varchar(1000000) not null
+);

@@ -133,10 +133,9 @@ function Report({ erased }: { erased: Erased }) {
           <section>
             <h2>Copies that still hold them</h2>
             <p>
-              {erased.copies.length === 1 ? 'This copy was' : 'These copies were'} taken before. Delete{' '}
-              {erased.copies.length === 1 ? 'it' : 'them'} in House, under{' '}
-              <Link to="/house/copies">Safe keeping</Link>, or wait until they are let go of; copies that were
-              carried elsewhere have to be seen to there.
+              {erased.copies.length === 1 ? 'This copy was' : 'These copies were'} taken before. Delete the
+              files in the folder copies beside the data, or wait until newer ones have taken their place;
+              copies that were carried elsewhere have to be seen to there.
             </p>
             <ul className={classes.mentions}>
               {erased.copies.map((copy) => (

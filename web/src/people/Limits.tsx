@@ -18,6 +18,11 @@ const KINDS: Record<Kind, string> = {
   HEAD_KNOCK: 'Head knock: no live, no throws',
 };
 
+/** Whether there is anything to keep in mind: then it stands first. */
+export const limited = (student: Student, today: string) =>
+  student.restrictions.some((one) => !one.until || one.until >= today) ||
+  student.holds.some((one) => !one.ended);
+
 /** What must not be done with somebody now, and whether they are held back; each is set and lifted here. */
 export function Limits({ student }: { student: Student }) {
   const today = useToday();

@@ -10,6 +10,7 @@ import {
   useProgress,
   useReadiness,
   useSession,
+  useToday,
 } from '../api/queries';
 import type { LadderView, ProgressView, Soil } from '../api/types';
 import { PageHead } from '../frame/PageHead';
@@ -23,7 +24,7 @@ import { date } from '../ui/words';
 import { Asks } from './Asks';
 import { Game } from './Game';
 import { Leaving } from './Leaving';
-import { Limits } from './Limits';
+import { Limits, limited } from './Limits';
 import classes from './StudentPage.module.css';
 import { Syllabus } from './Syllabus';
 import { subjectOf } from './subjects';
@@ -73,6 +74,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
   const navigate = useNavigate();
   const [only, setOnly] = useState<string | null>(null);
   const { student } = view;
+  const isLimited = limited(student, useToday());
   const held = view.ranks[0];
   const rank = ladders
     .find((l) => l.ladder.id === held?.ladder)
@@ -147,7 +149,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
           {tab === 'trail' && <Trail view={view} ladders={ladders} />}
           {tab === 'next' && (
             <>
-              <Limits student={student} />
+              {isLimited && <Limits student={student} />}
               {isCoach && (
                 <Loaded query={game}>
                   {(shown) => (
@@ -159,7 +161,6 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
                   )}
                 </Loaded>
               )}
-              {isCoach && <Asks student={student} map={map} />}
               <Loaded query={readiness}>
                 {(all) => all.map((r) => <Towards key={r.ladder} readiness={r} ladders={ladders} />)}
               </Loaded>
@@ -170,6 +171,8 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
                     : 'No rank yet, so there is no next one. It is written down under Change.'}
                 </p>
               )}
+              {isCoach && <Asks student={student} map={map} />}
+              {!isLimited && <Limits student={student} />}
               {view.family.length > 0 && (
                 <p>
                   Family:{' '}

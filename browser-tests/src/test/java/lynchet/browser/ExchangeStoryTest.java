@@ -71,9 +71,6 @@ class ExchangeStoryTest {
             new Select(begin).selectByValue(choice);
             coach.type(coach.see("input[autocomplete=username]"), "anna");
             coach.nothingIsWrongHere();
-            if (choice.equals("NO_JACKET")) {
-                coach.picture("first-page");
-            }
             coach.type(coach.see("input[autocomplete=new-password]"), "long enough", Keys.ENTER);
             coach.see("nav[aria-label=Sections]");
             coach.go("/map");

@@ -29,7 +29,6 @@ import lynchet.server.mat.StudentStates;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
-import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 
@@ -59,8 +58,7 @@ class ReleasedClubTest {
             run.setString(1, script.toString());
             run.execute();
         }
-        return SpringApplication.run(
-                LynchetServer.class,
+        return RunningClub.start(
                 "--server.port=0",
                 "--lynchet.data=" + data,
                 "--lynchet.today=" + RunningClub.TODAY,

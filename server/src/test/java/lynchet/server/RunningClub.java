@@ -7,11 +7,13 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.locks.ReentrantLock;
 import lynchet.core.people.StudentState;
 import lynchet.server.mat.StudentStates;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.SpringApplication;
+import org.springframework.boot.context.event.ApplicationContextInitializedEvent;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** Starts the real application once, with the demo club on a fixed day in memory; tests speak HTTP to it. */
@@ -19,6 +21,7 @@ public final class RunningClub implements BeforeAllCallback {
 
     public static final String TODAY = "2026-11-24";
 
+    private static final ReentrantLock BEGINNING = new ReentrantLock();
     private static ConfigurableApplicationContext application;
 
     @Override
@@ -39,13 +42,38 @@ public final class RunningClub implements BeforeAllCallback {
     }
 
     private static ConfigurableApplicationContext run(Path data, String url) {
-        return SpringApplication.run(
-                LynchetServer.class,
+        return start(
                 "--server.port=0",
                 "--lynchet.demo=true",
                 "--lynchet.today=" + TODAY,
                 "--lynchet.data=" + data,
                 "--spring.datasource.url=" + url);
+    }
+
+    /** Begins a server. The first steps of two at once would race: what they log by is shared by all of them. */
+    public static ConfigurableApplicationContext start(String... options) {
+        return start(new SpringApplication(LynchetServer.class), options);
+    }
+
+    /** The same with a server of one's own. */
+    public static ConfigurableApplicationContext start(SpringApplication server, String... options) {
+        server.addListeners(event -> {
+            if (event instanceof ApplicationContextInitializedEvent) {
+                letOthersBegin();
+            }
+        });
+        BEGINNING.lock();
+        try {
+            return server.run(options);
+        } finally {
+            letOthersBegin();
+        }
+    }
+
+    private static void letOthersBegin() {
+        if (BEGINNING.isHeldByCurrentThread()) {
+            BEGINNING.unlock();
+        }
     }
 
     /** Where a club that is kept in memory puts its letters. */

@@ -82,8 +82,11 @@ class RecordReader {
         List<Object> values = new ArrayList<>(students);
         String full = sql.replace(":students", "(" + Sql.marks(students.size()) + ")");
         if (subjects != null) {
-            values.addAll(subjects);
-            full = full.replace(":subjects", "(" + Sql.marks(subjects.size()) + ")");
+            String marks = "(" + Sql.marks(subjects.size()) + ")";
+            while (full.contains(":subjects")) {
+                values.addAll(subjects);
+                full = full.replaceFirst(":subjects", marks);
+            }
         }
         jdbc.query(full, each, values.toArray());
     }
@@ -171,13 +174,19 @@ class RecordReader {
                                 false)));
     }
 
-    /** A fault is only told from none here; which one it was does not matter to the state. */
+    /**
+     * A fault is only told from none here; which one it was does not matter to the state. What takes a mark back is read with
+     * it, whatever it names itself: a device may have sent it under the name from before two techniques were merged.
+     */
     private void marks(Collection<String> students, Collection<String> subjects, Map<String, Parts> parts) {
         query(
                 "select m.student, m.id, m.subject, m.played, m.side, m.version, m.standard, m.passed, m.class_id, m.at,"
                         + " m.withdraws, c.class_date, exists (select 1 from mark_fault f where f.mark = m.id)"
                         + " from mark m left join training_class c on c.id = m.class_id where m.student in :students"
-                        + (subjects == null ? "" : " and m.subject in :subjects"),
+                        + (subjects == null
+                                ? ""
+                                : " and (m.subject in :subjects or m.withdraws in (select x.id from mark x"
+                                        + " where x.student = m.student and x.subject in :subjects))"),
                 students,
                 subjects,
                 row -> {

@@ -12,6 +12,8 @@ class AskRow extends KeptAsJson<Ask> {
 
     private String student;
 
+    private LocalDate askedOn;
+
     private LocalDate doneOn;
 
     protected AskRow() {}
@@ -29,6 +31,7 @@ class AskRow extends KeptAsJson<Ask> {
 
     private void point(Ask value) {
         student = value.student();
+        askedOn = value.on();
         doneOn = value.done();
     }
 

@@ -1,9 +1,10 @@
 package lynchet.server.people;
 
 import jakarta.persistence.EntityManager;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import lynchet.core.club.Parts;
-import lynchet.core.club.Target;
 import lynchet.core.people.Ask;
 import lynchet.server.keep.BodyRecords;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -14,8 +15,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class AskStore extends BodyRecords<Ask, AskRow> {
 
+    private final JdbcTemplate jdbc;
+
     AskStore(EntityManager entities, JdbcTemplate jdbc) {
         super(entities, jdbc, Parts.ASKS, AskRow.class, AskRow::new, null);
+        this.jdbc = jdbc;
     }
 
     /** What one student asked, what waits first, then the latest. */
@@ -26,8 +30,8 @@ class AskStore extends BodyRecords<Ask, AskRow> {
                         .setParameter("student", student)
                         .getResultList())
                 .stream()
-                .sorted(java.util.Comparator.comparing((Ask ask) -> ask.done() != null)
-                        .thenComparing(Ask::on, java.util.Comparator.reverseOrder())
+                .sorted(Comparator.comparing((Ask ask) -> ask.done() != null)
+                        .thenComparing(Ask::on, Comparator.reverseOrder())
                         .thenComparing(Ask::id))
                 .toList();
     }
@@ -35,27 +39,15 @@ class AskStore extends BodyRecords<Ask, AskRow> {
     /** What those who train on a track wait for, the oldest first. */
     @Transactional(readOnly = true)
     List<Ask> waitingOn(String track, int most) {
-        return core(entities()
-                        .createQuery(
-                                from() + "where r.doneOn is null and r.student in (select s.id from StudentRow s"
-                                        + " where s.leftOn is null)",
-                                AskRow.class)
-                        .getResultList())
-                .stream()
-                .filter(ask -> isOn(track, ask.student()))
-                .sorted(java.util.Comparator.comparing(Ask::on).thenComparing(Ask::id))
-                .limit(most)
-                .toList();
-    }
-
-    private boolean isOn(String track, String student) {
-        return !entities()
-                .createNativeQuery(
-                        "select 1 from points_at where part = 'people' and thing = ? and target = ? and pointed = ?")
-                .setParameter(1, student)
-                .setParameter(2, Target.TRACK.name())
-                .setParameter(3, track)
-                .getResultList()
-                .isEmpty();
+        List<String> ids = jdbc.queryForList(
+                "select a.id from ask a join student s on s.id = a.student"
+                        + " join points_at p on p.part = 'people' and p.thing = a.student and p.target = 'TRACK'"
+                        + " where p.pointed = ? and a.done_on is null and s.left_on is null order by a.asked_on, a.id"
+                        + " limit ?",
+                String.class,
+                track,
+                most);
+        Map<String, Ask> found = find(ids);
+        return ids.stream().map(found::get).toList();
     }
 }

@@ -5,6 +5,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Mark;
 import lynchet.core.people.Memory;
@@ -51,10 +53,15 @@ class TrailController {
     @GetMapping("/memory")
     MemoryView memory(@PathVariable String id, @RequestParam String subject) {
         people.one(id);
+        List<Mark> all = marks.of(id);
+        Set<String> about = all.stream()
+                .filter(mark -> mark.subject().equals(subject))
+                .map(Mark::id)
+                .collect(Collectors.toSet());
         return new MemoryView(
                 states.memory(id, subject),
-                marks.of(id).stream()
-                        .filter(mark -> mark.subject().equals(subject))
+                all.stream()
+                        .filter(mark -> about.contains(mark.id()) || about.contains(mark.withdraws()))
                         .toList());
     }
 

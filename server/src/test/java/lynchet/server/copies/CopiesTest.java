@@ -18,13 +18,11 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import lynchet.server.HttpUser;
-import lynchet.server.LynchetServer;
 import lynchet.server.RunningClub;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
-import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** Copies of a club that is being written to, and what a restore leaves in every case. */
@@ -35,8 +33,7 @@ class CopiesTest {
     Path folder;
 
     private static ConfigurableApplicationContext start(Path data) {
-        return SpringApplication.run(
-                LynchetServer.class,
+        return RunningClub.start(
                 "--server.port=0",
                 "--lynchet.demo=true",
                 "--lynchet.today=" + RunningClub.TODAY,
@@ -272,8 +269,7 @@ class CopiesTest {
                 .hasMessageContaining("no club");
         String said = AtTheConsole.headCoach(data, null);
         String link = said.replaceFirst("(?s).*/enter#(\\S+).*", "$1");
-        try (ConfigurableApplicationContext club =
-                SpringApplication.run(LynchetServer.class, "--server.port=0", "--lynchet.data=" + data)) {
+        try (ConfigurableApplicationContext club = RunningClub.start("--server.port=0", "--lynchet.data=" + data)) {
             HttpUser stranger = RunningClub.strangerOf(club);
             stranger.post("/api/session/link", Map.of("link", link, "password", "words that I keep"))
                     .expect(200);

@@ -6,11 +6,10 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
 import lynchet.server.HttpUser;
-import lynchet.server.LynchetServer;
+import lynchet.server.RunningClub;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** A new club's first page: the one-time code, the head coach, and what the club begins with; all of it or nothing. */
@@ -22,10 +21,8 @@ class FirstPageTest {
 
     @BeforeEach
     void start() {
-        application = SpringApplication.run(
-                LynchetServer.class,
-                "--server.port=0",
-                "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1");
+        application = RunningClub.start(
+                "--server.port=0", "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1");
         user = new HttpUser(Integer.parseInt(application.getEnvironment().getProperty("local.server.port")));
         code = application.getBean(Accounts.class).firstCode().orElseThrow();
     }

@@ -16,14 +16,13 @@ import java.util.UUID;
 import javax.net.ssl.SSLContext;
 import javax.net.ssl.SSLException;
 import javax.net.ssl.TrustManagerFactory;
-import lynchet.server.LynchetServer;
+import lynchet.server.RunningClub;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** HTTPS with the authority that {@code ./lynchet run --address} makes, as a tablet meets it. */
@@ -69,8 +68,7 @@ class TabletTest {
     @Test
     void aTabletThatTrustsTheAuthorityComesInAndNobodyListensIn() throws Exception {
         certify("127.0.0.1");
-        try (ConfigurableApplicationContext club = SpringApplication.run(
-                LynchetServer.class,
+        try (ConfigurableApplicationContext club = RunningClub.start(
                 "--server.port=0",
                 "--server.address=127.0.0.1",
                 "--lynchet.hosts=127.0.0.1",
@@ -100,8 +98,7 @@ class TabletTest {
     @ParameterizedTest
     @CsvSource({"127.0.0.1, true", "127.0.0.9, false", "'', false"})
     void whatAProxyForwardsIsBelievedFromTheNamedOneOnly(String proxy, boolean isBelieved) throws Exception {
-        try (ConfigurableApplicationContext club = SpringApplication.run(
-                LynchetServer.class,
+        try (ConfigurableApplicationContext club = RunningClub.start(
                 "--server.port=0",
                 "--lynchet.proxy=" + proxy,
                 "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1")) {

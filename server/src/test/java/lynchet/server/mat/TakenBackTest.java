@@ -106,6 +106,34 @@ class TakenBackTest {
                 .expect(200);
     }
 
+    /** A device that has not heard of a merge names what it takes back by the name from before. */
+    @Test
+    void aMarkIsTakenBackWhateverItIsCalledMeanwhile() {
+        String mark = "{\"id\":\"%s\",\"student\":\"%s\",\"subject\":\"%s\",\"standard\":\"SHOWN\",\"passed\":%s%s}";
+        head.post("/api/marks", mark.formatted("m-first", student, "scissor-sweep", true, ""))
+                .expect(200);
+        assertThat(standing()).contains("m-first");
+        head.post(
+                        "/api/marks",
+                        mark.formatted("m-undone", student, "hip-bump-sweep", false, ",\"withdraws\":\"m-first\""))
+                .expect(200);
+        assertThat(standing()).doesNotContain("m-first");
+        assertThat(head.get("/api/people/" + student + "/memory?subject=scissor-sweep")
+                        .json()
+                        .path("marks")
+                        .size())
+                .as("it is told with what took it back")
+                .isEqualTo(2);
+    }
+
+    private static String standing() {
+        return head.get("/api/people/" + student + "/progress")
+                .expect(200)
+                .json()
+                .path("marks")
+                .toString();
+    }
+
     @Test
     void aCardIsOnePersonsWhoeverAsksForIt() {
         Map<String, Object> ann = Map.of("id", "x", "name", "Ann Card", "joined", "2026-01-01", "card", "C-778");

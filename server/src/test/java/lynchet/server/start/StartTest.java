@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import lynchet.server.LynchetServer;
+import lynchet.server.RunningClub;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Execution;
@@ -29,7 +30,7 @@ class StartTest {
     private ConfigurableApplicationContext start(int port) {
         SpringApplication server = new SpringApplication(LynchetServer.class);
         server.addListeners(new DataFolder());
-        return server.run("--server.port=" + port, "--lynchet.data=" + folder);
+        return RunningClub.start(server, "--server.port=" + port, "--lynchet.data=" + folder);
     }
 
     private String refusal() {

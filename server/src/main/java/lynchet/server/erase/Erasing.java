@@ -128,9 +128,9 @@ class Erasing {
             throw Refusal.bad("NAME_DIFFERS", "/name", "Write the name as it stands: " + gone.name() + ".");
         }
         people.notThemselves(id);
+        disk.writeAnewAtTheEnd();
         Map<String, Integer> kept = durable.writeAlone(
                 () -> people.inTurn(() -> transaction.execute(status -> replace(gone, people.newId(), fromText))));
-        disk.writeAnewAtTheEnd();
         persons.forget(id);
         letters.forget(words(gone));
         return new Erased(kept, mentions(gone), copies.names());

@@ -3,9 +3,11 @@ package lynchet.server.keep;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
@@ -17,6 +19,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.core.StatementCallback;
 import org.springframework.stereotype.Component;
 
 /**
@@ -61,10 +64,13 @@ class H2Disk implements Disk {
         if (isFile()) {
             Path asked = besides(".erased");
             boolean isAnew = Files.exists(asked);
-            if (isAnew) {
-                jdbc.execute("SCRIPT TO '" + besides(".anew.sql") + "'");
-            }
-            jdbc.execute("SHUTDOWN COMPACT");
+            jdbc.execute((StatementCallback<Boolean>) statement -> {
+                if (isAnew) {
+                    statement.execute("SET EXCLUSIVE 2"); // whoever still writes is refused, and told nothing is kept
+                    statement.execute("SCRIPT TO " + quoted(besides(".anew.sql")));
+                }
+                return statement.execute("SHUTDOWN COMPACT");
+            });
             if (isAnew) {
                 writeAnew(asked);
             }
@@ -81,16 +87,23 @@ class H2Disk implements Disk {
             String target = FILE + anew.toString().replaceFirst("\\.mv\\.db$", "");
             try (Connection fresh = DriverManager.getConnection(target, "sa", "");
                     Statement statement = fresh.createStatement()) {
-                statement.execute("RUNSCRIPT FROM '" + script + "'");
+                statement.execute("RUNSCRIPT FROM " + quoted(script));
                 statement.execute("SHUTDOWN COMPACT");
             }
             OwnerOnly.close(anew);
+            try (FileChannel written = FileChannel.open(anew, StandardOpenOption.WRITE)) {
+                written.force(true); // on the disk before it takes the place of the old one
+            }
             Files.move(anew, besides(".mv.db"), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
             Files.delete(script);
             Files.delete(asked);
         } catch (IOException | SQLException e) {
             LOG.warn("The data file could not be written anew; it is tried again when Lynchet stops next.", e);
         }
+    }
+
+    private static String quoted(Path file) {
+        return "'" + file.toString().replace("'", "''") + "'";
     }
 
     private Path besides(String ending) {

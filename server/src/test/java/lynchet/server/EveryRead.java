@@ -35,6 +35,7 @@ final class EveryRead {
                 String there = path.getKey()
                         .replace("/people/{id}", "/people/" + student)
                         .replace("/ladders/{id}", "/ladders/adult")
+                        .replace("/incidents/{id}", "/incidents/planted-incident")
                         .replace("/classes/{id}", "/classes/fundamentals-" + RunningClub.TODAY)
                         .replace("{card}", card)
                         .replace("{kind}", "roster")
@@ -44,6 +45,7 @@ final class EveryRead {
                         ? "?student=" + student
                         : "";
                 there += there.endsWith("/people") ? "?size=200" : "";
+                there += there.endsWith("/incidents") ? "?student=" + student : "";
                 there += there.endsWith("/asks") ? "?student=" + student : "";
                 there += there.endsWith("/faults") ? "?from=2026-10-25&to=2026-11-24" : "";
                 there += there.endsWith("/memory") ? "?subject=closed-guard-scissor" : "";

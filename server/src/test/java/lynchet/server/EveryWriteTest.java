@@ -58,6 +58,11 @@ class EveryWriteTest {
             Map.entry(
                     "NewAsk",
                     "{\"id\":\"hostile\",\"student\":\"orla-fenwick\",\"words\":\"x\",\"subject\":\"hip-bump-sweep\"}"),
+            Map.entry(
+                    "Happened",
+                    "{\"incident\":{\"id\":\"hostile\",\"student\":\"orla-fenwick\",\"partner\":\"kit-harrowgate\","
+                            + "\"classId\":\"fundamentals-2026-11-24\",\"on\":\"2026-11-24\",\"kind\":\"INJURY\",\"what\":\"x\",\"done\":\"x\"}}"),
+            Map.entry("Years", "{\"years\":5}"),
             Map.entry("Opened", "{\"link\":\"x\"}"),
             Map.entry("Chosen", "{\"link\":\"x\",\"password\":\"x\"}"),
             Map.entry("Changed", "{\"old\":\"x\",\"password\":\"x\"}"));

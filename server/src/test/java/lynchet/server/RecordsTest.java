@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningClub.class)
 class RecordsTest {
@@ -49,6 +50,9 @@ class RecordsTest {
         assertThat(coach.get("/api/classes/" + CLASS).text()).contains("here-1").doesNotContain("here-2");
         coach.delete("/api/attendance/here-1").expect(204);
         coach.delete("/api/attendance/here-1").expect(404);
+        JsonNode gone = coach.get("/api/classes/" + CLASS).json().path("gone").path(0);
+        assertThat(gone.path("student").asString()).isEqualTo("bram-oakhurst");
+        assertThat(gone.path("goneBy").asString()).isEqualTo("coach");
     }
 
     @Test

@@ -40,7 +40,8 @@ import tools.jackson.databind.JsonNode;
 class ReleasedClubTest {
 
     /** Parts that there were none of yet. */
-    private static final List<Part<?>> LATER = List.of(Parts.PROMOTIONS, Parts.CLOSURES, Parts.PATTERNS, Parts.ASKS);
+    private static final List<Part<?>> LATER =
+            List.of(Parts.PROMOTIONS, Parts.CLOSURES, Parts.PATTERNS, Parts.ASKS, Parts.INCIDENTS, Parts.CREDITS);
 
     @TempDir
     Path data;

@@ -42,6 +42,9 @@ class VisibilityTest {
         PLANTED.put("its note", "plantedshoulder");
         PLANTED.put("apart", "[\"orla-fenwick\"]");
         PLANTED.put("notes", "plantednote");
+        PLANTED.put("consent", "PlantedGuardian");
+        PLANTED.put("belt size", "\"beltSize\":\"9Z\"");
+        PLANTED.put("incident", "plantedfall");
     }
 
     @Test
@@ -78,6 +81,22 @@ class VisibilityTest {
                 Json.mapper()
                         .readTree("[{\"kind\":\"NO_NECK\",\"from\":\"2026-11-02\",\"note\":\"planted shoulder\"}]"));
         changed.set("keepApart", Json.mapper().readTree("[\"orla-fenwick\"]"));
+        changed.put("beltSize", "9Z");
+        changed.set(
+                "consents",
+                Json.mapper()
+                        .readTree("[{\"kind\":\"PICTURES\",\"given\":\"2026-01-02\",\"by\":\"Planted Guardian\"}]"));
+        head.post(
+                        "/api/incidents",
+                        Map.of(
+                                "incident",
+                                Map.of(
+                                        "id", "planted-incident",
+                                        "student", STUDENT,
+                                        "on", "2026-11-01",
+                                        "kind", "INJURY",
+                                        "what", "planted fall")))
+                .expect(200);
         head.put("/api/people/" + STUDENT, changed.toString(), kept.tag()).expect(200);
     }
 

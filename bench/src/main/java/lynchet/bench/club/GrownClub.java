@@ -141,6 +141,8 @@ final class GrownClub implements ClubArchive.Source {
                     null,
                     null,
                     null,
+                    null,
+                    null,
                     null));
         }
     }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import lynchet.core.mat.Attendance;
+import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.TrainingClass;
@@ -34,6 +35,8 @@ public final class ClubRecords {
         Map<String, List<Mark>> marks = club.marks().stream().collect(Collectors.groupingBy(Mark::student));
         Map<String, List<Promotion>> given =
                 club.promotions().stream().collect(Collectors.groupingBy(Promotion::student));
+        Map<String, List<Credit>> credits =
+                club.all(Parts.CREDITS).stream().collect(Collectors.groupingBy(Credit::student));
         Map<String, LocalDate> roundDays = new HashMap<>();
         club.rounds().forEach(round -> roundDays.put(round.id(), day(round, days)));
         Map<String, Set<Round>> rounds = new HashMap<>();
@@ -58,7 +61,8 @@ public final class ClubRecords {
                             marks.getOrDefault(id, List.of()),
                             days,
                             List.copyOf(rounds.getOrDefault(id, Set.of())),
-                            roundDays);
+                            roundDays,
+                            credits.getOrDefault(id, List.of()));
                 })
                 .toList();
     }

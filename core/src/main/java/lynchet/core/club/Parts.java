@@ -34,6 +34,7 @@ import lynchet.core.map.Ruleset;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.ClassPattern;
+import lynchet.core.mat.Credit;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
@@ -46,6 +47,7 @@ import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.round.Round;
+import lynchet.core.safety.Incident;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.core.walk.IgnoredGap;
@@ -207,6 +209,19 @@ public final class Parts {
                 to.refer("RECORD_SUBJECT", "subject", SUBJECT, ask.subject());
             });
 
+    public static final Part<Incident> INCIDENTS = Part.record("incidents", "incident", Incident.class, Incident::id)
+            .pointingAt((incident, to) -> {
+                to.refer("RECORD_STUDENT", "student", STUDENT, incident.student());
+                to.refer("RECORD_STUDENT", "partner", STUDENT, incident.partner());
+                to.refer("RECORD_CLASS", "classId", CLASS, incident.classId());
+            });
+
+    public static final Part<Credit> CREDITS = Part.record("credits", "credit", Credit.class, Credit::id)
+            .pointingAt((credit, to) -> {
+                to.refer("RECORD_STUDENT", "student", STUDENT, credit.student());
+                to.refer("RECORD_SUBJECT", "subject", SUBJECT, credit.subject());
+            });
+
     /** All of them, each after what it points at. */
     public static final List<Part<?>> ALL = List.of(
             PAIRS,
@@ -231,7 +246,9 @@ public final class Parts {
             MARKS,
             ROUNDS,
             IGNORED_GAPS,
-            ASKS);
+            ASKS,
+            INCIDENTS,
+            CREDITS);
 
     /** Those that stand inside the archive's {@code map}. */
     public static final List<Part<?>> MAP = List.of(PAIRS, TECHNIQUES, LINKS, REACTIONS, RULESETS);

@@ -116,6 +116,7 @@ public final class TechniqueMerge {
                 .changing(
                         Parts.ASKS,
                         all -> each(all, ask -> gone.id().equals(ask.subject()) ? ask.about(kept.id()) : ask))
+                .changing(Parts.CREDITS, all -> each(all, c -> gone.id().equals(c.subject()) ? c.about(kept.id()) : c))
                 .changing(Parts.ROUNDS, all -> each(all, this::round))
                 .changing(
                         Parts.IGNORED_GAPS,

@@ -2,6 +2,7 @@ package lynchet.core.people;
 
 import java.time.LocalDate;
 import lynchet.core.rule.Most;
+import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
 import org.jspecify.annotations.Nullable;
 
@@ -49,6 +50,23 @@ public record Restriction(
         String cleared = clearedBy == null || clearedBy.isBlank() ? "" : "cleared by " + clearedBy.strip();
         String both = note == null || note.isBlank() ? cleared : cleared.isEmpty() ? note : note + "; " + cleared;
         return new Restriction(kind, from, last, both.isEmpty() ? null : both);
+    }
+
+    /**
+     * Checks what somebody sets by hand.
+     *
+     * @throws Nonsense if it ends before it begins, or is a head knock with a last day
+     */
+    public void mustBeSound() {
+        if (kind == Kind.HEAD_KNOCK && until != null) {
+            throw new Nonsense(
+                    Nonsense.Rule.HEAD_KNOCK_OPEN,
+                    "/until",
+                    "a head knock names no day by itself: it holds until the head coach lifts it");
+        }
+        if (until != null && until.isBefore(from)) {
+            throw new Nonsense(Nonsense.Rule.LIMIT_DAYS, "/until", "the last day of the limit is before its first");
+        }
     }
 
     public boolean holdsOn(LocalDate day) {

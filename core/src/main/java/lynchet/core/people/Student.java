@@ -2,6 +2,7 @@ package lynchet.core.people;
 
 import java.time.LocalDate;
 import java.time.Period;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lynchet.core.rule.Most;
@@ -18,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param priorClasses classes credited from before the club; they count for the rank held then, not for later ones
  * @param left the day they left; null: still enrolled
  * @param guest what is known of somebody who only visits or tries a class; null: they train here
+ * @param beltSize as belts are sold, such as 3 or 240; null: not known
  */
 public record Student(
         String id,
@@ -39,7 +41,9 @@ public record Student(
         @Most(200) List<Hold> holds,
         @Most(200) List<Restriction> restrictions,
         List<String> keepApart,
-        @Most(2000) String notes) {
+        @Most(2000) String notes,
+        @Most(12) List<Consent> consents,
+        @Most(12) @Nullable String beltSize) {
 
     /**
      * Somebody who visits, or tries a class before joining. {@code joined} is then the day they first came; on joining it
@@ -79,6 +83,10 @@ public record Student(
         restrictions = Say.list(restrictions);
         keepApart = Say.list(keepApart);
         notes = notes == null ? "" : notes;
+        consents = Say.list(consents);
+        if (consents.stream().map(Consent::kind).distinct().count() != consents.size()) {
+            throw new IllegalArgumentException("student " + id + " agrees to one thing twice");
+        }
     }
 
     /** The same person under another id. */
@@ -108,6 +116,8 @@ public record Student(
                 null,
                 null,
                 of.priorClasses,
+                null,
+                null,
                 null,
                 null,
                 null,
@@ -152,6 +162,27 @@ public record Student(
         Draft draft = new Draft(this);
         draft.restrictions = others;
         return draft.student();
+    }
+
+    /**
+     * The same person with one limit more. The same kind once more takes the place of the one that holds then; a head knock
+     * that holds already stays as it is.
+     */
+    public Student limitedBy(Restriction limit) {
+        boolean isKnock = limit.kind() == Restriction.Kind.HEAD_KNOCK;
+        List<Restriction> all = new ArrayList<>();
+        boolean isThere = false;
+        for (Restriction one : restrictions) {
+            boolean same = one.kind() == limit.kind() && one.holdsOn(limit.from());
+            isThere |= same && isKnock;
+            if (!same || isKnock) {
+                all.add(one);
+            }
+        }
+        if (!isThere) {
+            all.add(limit);
+        }
+        return limited(all);
     }
 
     /** The same person with other holds. */
@@ -200,6 +231,8 @@ public record Student(
         draft.restrictions = List.of();
         draft.keepApart = List.of();
         draft.notes = "";
+        draft.consents = List.of();
+        draft.beltSize = null;
         return draft.student();
     }
 
@@ -217,6 +250,8 @@ public record Student(
         private List<Restriction> restrictions;
         private List<String> keepApart;
         private String notes;
+        private List<Consent> consents;
+        private String beltSize;
 
         private Draft(Student of) {
             this.of = of;
@@ -231,6 +266,8 @@ public record Student(
             restrictions = of.restrictions;
             keepApart = of.keepApart;
             notes = of.notes;
+            consents = of.consents;
+            beltSize = of.beltSize;
         }
 
         private Student student() {
@@ -254,7 +291,9 @@ public record Student(
                     holds,
                     restrictions,
                     keepApart,
-                    notes);
+                    notes,
+                    consents,
+                    beltSize);
         }
     }
 }

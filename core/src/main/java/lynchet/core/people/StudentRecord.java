@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Role;
@@ -27,6 +28,7 @@ import lynchet.core.rule.Say;
  * @param marks their marks with those that take others back
  * @param markedIn days of the classes that marks name, by class id
  * @param rounds rounds they were in, with {@code roundDays} by round id
+ * @param credits practice from elsewhere that counts
  */
 public record StudentRecord(
         String student,
@@ -36,7 +38,8 @@ public record StudentRecord(
         List<Mark> marks,
         Map<String, LocalDate> markedIn,
         List<Round> rounds,
-        Map<String, LocalDate> roundDays) {
+        Map<String, LocalDate> roundDays,
+        List<Credit> credits) {
 
     public StudentRecord {
         Say.there("the student of a record", student);
@@ -47,6 +50,7 @@ public record StudentRecord(
         practice = Say.list(practice);
         marks = Say.list(marks);
         rounds = Say.list(rounds);
+        credits = Say.list(credits);
     }
 
     /**
@@ -68,7 +72,8 @@ public record StudentRecord(
                 rounds.stream()
                         .filter(round -> !roundDays.get(round.id()).isAfter(day))
                         .toList(),
-                roundDays);
+                roundDays,
+                credits.stream().filter(one -> !one.on().isAfter(day)).toList());
     }
 
     private LocalDate dayOf(Mark mark, ZoneId zone) {
@@ -131,6 +136,7 @@ public record StudentRecord(
             LocalDate day = roundDays.get(round.id());
             successes(round, student, map, day).forEach(event -> events.add(new Dated(day, event)));
         }
+        credits.forEach(credit -> events.add(new Dated(credit.on(), credited(credit))));
         events.sort(Comparator.comparing(Dated::day));
         return events.stream().map(Dated::event).toList();
     }
@@ -153,6 +159,12 @@ public record StudentRecord(
         }
         PracticeDay done = PracticeDay.drilled(day, entry.part() ? 0 : entry.reps(), entry.part() ? entry.reps() : 0);
         return java.util.Optional.of(new StudentEvent.Practised(entry.subject(), entry.side(), done));
+    }
+
+    /** Credit is practice of the day it names. */
+    public static StudentEvent credited(Credit credit) {
+        return new StudentEvent.Practised(
+                credit.subject(), credit.side(), PracticeDay.drilled(credit.on(), credit.reps(), 0));
     }
 
     /** What worked for somebody in a round, by technique. */

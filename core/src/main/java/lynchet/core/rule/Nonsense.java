@@ -15,7 +15,9 @@ public final class Nonsense extends IllegalArgumentException {
         TOO_MANY,
         CONTROL,
         GROUP_FITS,
-        REACTION_PLACE
+        REACTION_PLACE,
+        HEAD_KNOCK_OPEN,
+        LIMIT_DAYS
     }
 
     private final Rule rule;

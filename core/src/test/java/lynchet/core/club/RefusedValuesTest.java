@@ -47,7 +47,7 @@ class RefusedValuesTest {
     private static Student student(LocalDate born, Double weight, Integer height) {
         return new Student(
                 "ana", "Ana", null, null, born, DAY, null, null, weight, null, height, null, null, 0, null, null, null,
-                null, null, null);
+                null, null, null, null, null);
     }
 
     static Stream<Arguments> refused() {

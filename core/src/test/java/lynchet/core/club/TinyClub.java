@@ -14,6 +14,7 @@ import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.ClassPattern;
+import lynchet.core.mat.Credit;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
@@ -29,6 +30,7 @@ import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusGroup;
 import lynchet.core.round.Round;
+import lynchet.core.safety.Incident;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.core.walk.Finding;
@@ -62,6 +64,23 @@ public final class TinyClub {
     final List<Round> rounds = one(round("r1", "bo", "c1", null, "sweep", null));
 
     final List<Ask> asks = one(new Ask("ask1", "ana", DAY, "coach", "how to get up", "hip-bump", null));
+    final List<Incident> incidents = one(new Incident(
+            "inc1",
+            "ana",
+            "bo",
+            "c1",
+            DAY,
+            null,
+            Incident.Kind.INJURY,
+            null,
+            "fell on the elbow",
+            "ice",
+            null,
+            null,
+            null,
+            "coach"));
+    final List<Credit> credits =
+            one(new Credit("cr1", "ana", "hip-bump", null, 200, DAY, "from before", null, "coach"));
     final List<IgnoredGap> ignoredGaps = one(gap("leave", null, "guard", "hip-bump"));
 
     TinyClub() {
@@ -92,7 +111,9 @@ public final class TinyClub {
                 .with(Parts.GRADINGS, gradings)
                 .with(Parts.ROUNDS, rounds)
                 .with(Parts.IGNORED_GAPS, ignoredGaps)
-                .with(Parts.ASKS, asks);
+                .with(Parts.ASKS, asks)
+                .with(Parts.INCIDENTS, incidents)
+                .with(Parts.CREDITS, credits);
     }
 
     static Chain chain(String id, String start, String link) {
@@ -142,7 +163,7 @@ public final class TinyClub {
     public static Student student(String id, String card) {
         return new Student(
                 id, id, null, card, null, DAY, null, null, null, null, null, null, null, 0, null, null, null, null,
-                null, null);
+                null, null, null, null);
     }
 
     static Promotion given(String id, String student, String ladder, String rank) {

@@ -90,6 +90,8 @@ class PassedOverTest {
                 holds,
                 null,
                 null,
+                null,
+                null,
                 null);
         HeldRank held = new HeldRank("adult", "white", 0, SINCE, false);
         StudentState state = new StudentState(

@@ -123,9 +123,11 @@ class ReadinessTest {
                 holds,
                 restrictions,
                 null,
+                null,
+                null,
                 null);
         StudentRecord record =
-                new StudentRecord("ana", promotions, attended, practice, marks, Map.of(), null, Map.of());
+                new StudentRecord("ana", promotions, attended, practice, marks, Map.of(), null, Map.of(), null);
         StudentState state = record.state(List.of(ladder), map);
         LocalDate from = ClubPace.from(TODAY);
         int recent = (int) attended.stream()

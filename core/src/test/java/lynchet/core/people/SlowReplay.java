@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Role;
@@ -60,6 +61,7 @@ final class SlowReplay {
         Set<LocalDate> days = new TreeSet<>();
         all.attended().forEach(c -> days.add(c.date()));
         days.addAll(all.markedIn().values());
+        all.credits().forEach(credit -> days.add(credit.on()));
         int sessions = 0;
         LocalDate last = null;
         double h = 0;
@@ -67,6 +69,14 @@ final class SlowReplay {
         for (LocalDate day : days) {
             int whole = 0;
             int part = 0;
+            for (Credit credit : all.credits()) {
+                boolean isSide = credit.side() == Side.BOTH || credit.side() == side;
+                whole += isSide
+                                && credit.subject().equals(subject)
+                                && credit.on().equals(day)
+                        ? credit.reps()
+                        : 0;
+            }
             for (PracticeEntry p : drills(subject, side, day)) {
                 whole += p.part() ? 0 : p.reps();
                 part += p.part() ? p.reps() : 0;

@@ -12,6 +12,7 @@ import java.util.Random;
 import java.util.stream.LongStream;
 import lynchet.core.club.TinyClub;
 import lynchet.core.map.TinyMap;
+import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
@@ -299,6 +300,21 @@ class StudentStateTest {
                 }
             }
         }
+        for (String subject : subjects) {
+            if (random.nextInt(3) == 0) {
+                LocalDate on = DAY.plusDays(random.nextInt(240) - 120);
+                training.credits.add(new Credit(
+                        "cr-" + subject,
+                        "ana",
+                        subject,
+                        Side.values()[random.nextInt(3)],
+                        1 + random.nextInt(12),
+                        on,
+                        "elsewhere",
+                        null,
+                        null));
+            }
+        }
         training.classes.replaceAll(
                 c -> random.nextInt(10) == 0 ? TinyClub.trained(c.id(), c.date(), c.track(), null, true) : c);
         StudentRecord record = training.record();
@@ -335,7 +351,8 @@ class StudentStateTest {
                 marks,
                 all.markedIn(),
                 null,
-                java.util.Map.of()));
+                java.util.Map.of(),
+                all.credits().stream().filter(c -> !c.on().isAfter(day)).toList()));
         for (String subject : subjects) {
             for (Side side : List.of(Side.RIGHT, Side.LEFT)) {
                 assertThat(then.on(subject, side).orElse(null)).isEqualTo(slow.fading(subject, side));

@@ -31,7 +31,9 @@ class StudentTest {
                 List.of(new Hold(DAY, null, "calm down first", "coach", null)),
                 List.of(new Restriction(Restriction.Kind.NO_NECK, DAY, null, "left shoulder")),
                 List.of("ben"),
-                "Prefers to start seated");
+                "Prefers to start seated",
+                null,
+                null);
     }
 
     @Test

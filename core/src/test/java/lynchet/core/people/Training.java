@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import lynchet.core.club.TinyClub;
 import lynchet.core.map.TinyMap;
+import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Role;
@@ -74,11 +75,12 @@ public final class Training {
     }
 
     public final List<Promotion> promotions = new ArrayList<>();
+    public final List<Credit> credits = new ArrayList<>();
 
     public StudentRecord record() {
         Map<String, LocalDate> days = new HashMap<>();
         classes.forEach(c -> days.put(c.id(), c.date()));
-        return new StudentRecord("ana", promotions, classes, practice, marks, days, null, Map.of());
+        return new StudentRecord("ana", promotions, classes, practice, marks, days, null, Map.of(), credits);
     }
 
     public StudentState state(Ladder... ladders) {

@@ -43,6 +43,8 @@ class TellingTest {
                 null,
                 null,
                 null,
+                null,
+                null,
                 null);
     }
 

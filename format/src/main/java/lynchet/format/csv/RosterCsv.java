@@ -47,7 +47,8 @@ public final class RosterCsv {
             "rank_since",
             "tracks",
             "prior_classes",
-            "member_until");
+            "member_until",
+            "belt_size");
 
     private final Roll roll;
     private final List<Ladder> ladders;
@@ -95,7 +96,8 @@ public final class RosterCsv {
             held == null ? null : held.since(),
             String.join(" ", s.tracks()),
             s.priorClasses(),
-            s.memberUntil()
+            s.memberUntil(),
+            s.beltSize()
         };
     }
 
@@ -220,7 +222,9 @@ public final class RosterCsv {
                 was == null ? null : was.holds(),
                 was == null ? null : was.restrictions(),
                 was == null ? null : was.keepApart(),
-                was == null ? null : was.notes());
+                was == null ? null : was.notes(),
+                was == null ? null : was.consents(),
+                c.text("belt_size").orElse(was == null ? null : was.beltSize()));
         return new Member(Limits.kept(student), ranks(c, before, joined));
     }
 

@@ -20,6 +20,8 @@ class ClubRow {
 
     private boolean statesBuilt;
 
+    private Integer keepYears;
+
     protected ClubRow() {}
 
     ClubRow(String name) {
@@ -41,6 +43,15 @@ class ClubRow {
 
     void rename(String newName) {
         name = newName;
+    }
+
+    /** How many years of somebody who left are kept; null when the club has not said. */
+    Integer keepYears() {
+        return keepYears;
+    }
+
+    void keepYears(Integer years) {
+        keepYears = years;
     }
 
     /** Whether the state of every student has been folded since the records came in. */

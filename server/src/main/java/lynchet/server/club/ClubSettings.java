@@ -51,6 +51,18 @@ public class ClubSettings {
         entities.flush();
     }
 
+    /** How many years of somebody who left are kept; empty: the club has not said. */
+    @Transactional(readOnly = true)
+    public Optional<Integer> keepYears() {
+        return row().map(ClubRow::keepYears);
+    }
+
+    @Transactional
+    public void keepYears(Integer years) {
+        made().keepYears(years);
+        entities.flush();
+    }
+
     private Optional<ClubRow> row() {
         return Optional.ofNullable(entities.find(ClubRow.class, ClubRow.ID));
     }

@@ -36,10 +36,18 @@ public class Known {
      * @throws Refusal 422 with the rule and the field of the first that is not
      */
     public <T> void check(Part<T> part, T thing) {
+        check(part, thing, "");
+    }
+
+    /**
+     * @param at where the thing stands in what was sent, such as {@code /incident}
+     * @throws Refusal 422 for the first rule it breaks
+     */
+    public <T> void check(Part<T> part, T thing, String at) {
         List<Breach> breaches = ClubCheck.ofOne(part, thing, this::exists);
         if (!breaches.isEmpty()) {
             Breach first = breaches.get(0);
-            throw Refusal.bad(first.rule(), first.where(), sentence(first.sentence()));
+            throw Refusal.bad(first.rule(), at + first.where(), sentence(first.sentence()));
         }
     }
 

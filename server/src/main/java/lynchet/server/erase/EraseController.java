@@ -1,6 +1,7 @@
 package lynchet.server.erase;
 
 import java.util.List;
+import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.people.Promotion;
@@ -8,11 +9,14 @@ import lynchet.core.people.Student;
 import lynchet.core.people.StudentRecord;
 import lynchet.core.round.Round;
 import lynchet.core.rule.Most;
+import lynchet.core.safety.Incident;
+import lynchet.server.mat.CreditStore;
 import lynchet.server.mat.MarkStore;
 import lynchet.server.mat.RecordStore;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.People;
 import lynchet.server.round.RoundStore;
+import lynchet.server.safety.IncidentStore;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -34,6 +38,8 @@ class EraseController {
     private final RecordStore records;
     private final MarkStore marks;
     private final RoundStore rounds;
+    private final CreditStore credits;
+    private final IncidentStore incidents;
 
     EraseController(
             Erasing erasing,
@@ -41,13 +47,17 @@ class EraseController {
             StudentStates states,
             RecordStore records,
             MarkStore marks,
-            RoundStore rounds) {
+            RoundStore rounds,
+            CreditStore credits,
+            IncidentStore incidents) {
         this.erasing = erasing;
         this.people = people;
         this.states = states;
         this.records = records;
         this.marks = marks;
         this.rounds = rounds;
+        this.credits = credits;
+        this.incidents = incidents;
     }
 
     /** A class they were in. */
@@ -60,7 +70,9 @@ class EraseController {
             List<InClass> classes,
             List<PracticeEntry> practice,
             List<Mark> marks,
-            List<Round> rounds) {}
+            List<Round> rounds,
+            List<Credit> credits,
+            List<Incident> incidents) {}
 
     @GetMapping("/all")
     ResponseEntity<GivenOut> all(@PathVariable String id) {
@@ -75,7 +87,9 @@ class EraseController {
                 records.practised(
                         record.practice().stream().map(PracticeEntry::id).toList()),
                 marks.of(id),
-                rounds.of(id));
+                rounds.of(id),
+                credits.of(id),
+                incidents.of(id));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + id + ".json\"")
                 .contentType(MediaType.APPLICATION_JSON)

@@ -12,6 +12,7 @@ import lynchet.core.club.Target;
 import lynchet.core.people.Ask;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
+import lynchet.core.safety.Incident;
 import lynchet.format.Json;
 import lynchet.server.club.Stores;
 import lynchet.server.copies.Copies;
@@ -42,6 +43,8 @@ class Erasing {
             "practice_except", List.of("student"),
             "mark", List.of("student"),
             "promotion", List.of("student"),
+            "credit", List.of("student"),
+            "attendance_gone", List.of("student"),
             "round", List.of("first_student", "second_student"));
 
     /** Where people write what they like. */
@@ -51,6 +54,8 @@ class Erasing {
             new Free("grading", "grading", "body", "id", true),
             new Free("promotion", "promotion", "reason", "id", true),
             new Free("round_event", "round", "note", "round", true),
+            new Free("incident", "incident", "body", "id", true),
+            new Free("credit", "credit", "note", "id", true),
             new Free("class_pattern", "kept class", "body", "id", false),
             new Free("chain", "chain", "body", "id", false),
             new Free("closure", "closed days", "body", "id", false),
@@ -154,7 +159,12 @@ class Erasing {
         jdbc.update(
                 "delete from journal where kind = 'ask' and locate(?, coalesce(before_body, after_body)) > 0",
                 quoted(gone.id()));
+        PartStore<Incident, ?> incidents = stores.of(Parts.INCIDENTS);
+        incidents.change(incidents.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
+                .map(one -> one.student().equals(gone.id()) ? one.ofNobody(other) : one.with(other))
+                .toList());
         jdbc.update("update promotion set reason = '' where student = ?", gone.id());
+        jdbc.update("update credit set note = 'from before' where student = ?", gone.id());
         COLUMNS.forEach((table, columns) -> {
             int rows = 0;
             for (String column : columns) {

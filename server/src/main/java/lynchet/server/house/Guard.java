@@ -49,9 +49,11 @@ class Guard {
                         .authenticated()
                         .requestMatchers("/api/accounts/**", "/api/copies/**")
                         .hasRole(Role.HEAD.name())
-                        .requestMatchers(GET, "/api/classes/*/telling", "/api/letters/**", "/api/asks")
+                        .requestMatchers(
+                                GET, "/api/classes/*/telling", "/api/letters/**", "/api/asks", "/api/incidents/**")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
-                        .requestMatchers(GET, "/api/archive", "/api/people/*/all", "/api/people/*/mentions")
+                        .requestMatchers(
+                                GET, "/api/archive", "/api/people/*/all", "/api/people/*/mentions", "/api/keeping")
                         .hasRole(Role.HEAD.name())
                         .requestMatchers("/api/archive/**", "/api/imports/**", "/api/csv/**", "/api/library/**")
                         .hasRole(Role.HEAD.name())
@@ -64,6 +66,8 @@ class Guard {
                                 "/api/marks",
                                 "/api/people",
                                 "/api/asks",
+                                "/api/incidents",
+                                "/api/credits",
                                 "/api/people/weights",
                                 "/api/people/*/limits",
                                 "/api/people/*/limits/lift",
@@ -72,9 +76,9 @@ class Guard {
                                 "/api/chains",
                                 "/api/chains/check")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
-                        .requestMatchers(DELETE, "/api/attendance/*", "/api/practice/*")
+                        .requestMatchers(DELETE, "/api/attendance/*", "/api/practice/*", "/api/credits/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
-                        .requestMatchers(PUT, "/api/chains/*", "/api/classes/*", "/api/asks/*")
+                        .requestMatchers(PUT, "/api/chains/*", "/api/classes/*", "/api/asks/*", "/api/incidents/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers("/api/**")
                         .hasRole(Role.HEAD.name())

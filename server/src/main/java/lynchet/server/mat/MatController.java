@@ -42,24 +42,31 @@ class MatController {
 
     private final ClassStore classes;
     private final RecordStore records;
+    private final TakenOut gone;
     private final Taught taught;
     private final Durable durable;
     private final Clock clock;
 
-    MatController(ClassStore classes, RecordStore records, Taught taught, Durable durable, Clock clock) {
+    MatController(ClassStore classes, RecordStore records, TakenOut gone, Taught taught, Durable durable, Clock clock) {
         this.classes = classes;
         this.records = records;
+        this.gone = gone;
         this.taught = taught;
         this.durable = durable;
         this.clock = clock;
     }
 
-    /** A class as the mat needs it: who is here, what was drilled, and the cautions of each block by block id. */
+    /**
+     * A class as the mat needs it: who is here, what was drilled, and the cautions of each block by block id.
+     *
+     * @param gone who was down as here and was taken out again
+     */
     record ClassSheet(
             TrainingClass training,
             List<Attendance> attendance,
             List<PracticeEntry> practice,
-            Map<String, List<Caution>> cautions) {}
+            Map<String, List<Caution>> cautions,
+            List<TakenOut.Gone> gone) {}
 
     /** The classes of some days, and what closes them. */
     record Calendar(LocalDate today, List<Track> tracks, List<TrainingClass> classes, List<Closure> closures) {}
@@ -98,7 +105,8 @@ class MatController {
         training.blocks().stream().filter(block -> block.technique() != null).forEach(block -> map.technique(
                         block.technique())
                 .ifPresent(technique -> cautions.put(block.id(), Cautions.of(technique, map))));
-        ClassSheet sheet = new ClassSheet(training, records.attendanceOf(id), records.practiceOf(id), cautions);
+        ClassSheet sheet =
+                new ClassSheet(training, records.attendanceOf(id), records.practiceOf(id), cautions, gone.of(id));
         return ResponseEntity.ok().eTag(ETags.of(training)).body(sheet);
     }
 

@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Role;
@@ -45,9 +46,11 @@ class RecordReader {
         private final Map<String, LocalDate> markedIn = new HashMap<>();
         private final List<Round> rounds = new ArrayList<>();
         private final Map<String, LocalDate> roundDays = new HashMap<>();
+        private final List<Credit> credits = new ArrayList<>();
 
         private StudentRecord record(String student) {
-            return new StudentRecord(student, promotions, attended, practice, marks, markedIn, rounds, roundDays);
+            return new StudentRecord(
+                    student, promotions, attended, practice, marks, markedIn, rounds, roundDays, credits);
         }
     }
 
@@ -72,6 +75,7 @@ class RecordReader {
             practice(students, subjects, parts);
             marks(students, subjects, parts);
             rounds(students, parts);
+            credits(students, subjects, parts);
         }
         Map<String, StudentRecord> records = new LinkedHashMap<>();
         parts.forEach((student, its) -> records.put(student, its.record(student)));
@@ -209,6 +213,26 @@ class RecordReader {
                         its.markedIn.put(row.getString(9), row.getObject(12, LocalDate.class));
                     }
                 });
+    }
+
+    private void credits(Collection<String> students, Collection<String> subjects, Map<String, Parts> parts) {
+        query(
+                "select student, id, subject, side, reps, practised_on from credit where student in :students"
+                        + (subjects == null ? "" : " and subject in :subjects"),
+                students,
+                subjects,
+                row -> parts.get(row.getString(1))
+                        .credits
+                        .add(new Credit(
+                                row.getString(2),
+                                row.getString(1),
+                                row.getString(3),
+                                Side.valueOf(row.getString(4)),
+                                row.getInt(5),
+                                row.getObject(6, LocalDate.class),
+                                "read",
+                                null,
+                                null)));
     }
 
     private void rounds(Collection<String> students, Map<String, Parts> parts) {

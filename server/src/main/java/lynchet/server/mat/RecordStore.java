@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.Attendance;
+import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.TrainingClass;
@@ -48,6 +49,8 @@ public class RecordStore {
     private final AttendanceStore attendance;
     private final PracticeStore practice;
     private final MarkStore marks;
+    private final CreditStore credits;
+    private final TakenOut gone;
     private final ClassStore classes;
     private final StudentStates states;
     private final Taught taught;
@@ -60,6 +63,8 @@ public class RecordStore {
             AttendanceStore attendance,
             PracticeStore practice,
             MarkStore marks,
+            CreditStore credits,
+            TakenOut gone,
             ClassStore classes,
             StudentStates states,
             Taught taught,
@@ -70,6 +75,8 @@ public class RecordStore {
         this.attendance = attendance;
         this.practice = practice;
         this.marks = marks;
+        this.credits = credits;
+        this.gone = gone;
         this.classes = classes;
         this.states = states;
         this.taught = taught;
@@ -126,6 +133,11 @@ public class RecordStore {
         });
     }
 
+    /** Keeps a class that a slot gives, because something is about to point at it; in the caller's transaction. */
+    public void kept(String classId) {
+        open(classId);
+    }
+
     /** Records that a student is in a class; unique per student and class, whoever took it first. */
     @Transactional
     public Attendance attend(Attendance sent) {
@@ -179,6 +191,7 @@ public class RecordStore {
             throw Refusal.missing("attendance", id);
         }
         journal.write("remove", "attendance", id, there, null);
+        gone.add(there, clock.instant().truncatedTo(ChronoUnit.MILLIS), Journal.who());
         attendance.remove(List.of(id));
         List<String> drilled = practice.ofClass(there.classId()).stream()
                 .filter(entry -> entry.countsFor(there.student()))
@@ -286,6 +299,37 @@ public class RecordStore {
                 at,
                 by,
                 m.withdraws());
+    }
+
+    /** Lets practice from elsewhere count: once for each student and subject. */
+    @Transactional
+    public Credit credit(Credit sent) {
+        Optional<Credit> same = again(Parts.CREDITS, credits, sent, kept -> sent.stamped(kept.at(), kept.by()));
+        if (same.isPresent()) {
+            return same.get();
+        }
+        persons.judges(sent.student());
+        known.check(Parts.CREDITS, sent);
+        states.lock(sent.student());
+        if (credits.of(sent.student()).stream().anyMatch(kept -> kept.subject().equals(sent.subject()))) {
+            throw Refusal.bad(
+                    "CREDITED_ALREADY", "/subject", "That is credited once already. Take that back to say it anew.");
+        }
+        Credit stamped = sent.stamped(clock.instant().truncatedTo(ChronoUnit.MILLIS), Journal.who());
+        credits.add(List.of(stamped));
+        states.again(List.of(sent.student()), List.of(sent.subject()));
+        return stamped;
+    }
+
+    /** Takes a credit back. */
+    @Transactional
+    public Credit takeBackCredit(String id) {
+        Credit there = credits.find(id).orElseThrow(() -> Refusal.missing("credit", id));
+        states.lock(there.student());
+        credits.remove(List.of(id));
+        journal.write("remove", "credit", id, there, null);
+        states.again(List.of(there.student()), List.of(there.subject()));
+        return there;
     }
 
     /** Devices may send later what was recorded earlier; the time stamp is theirs if they give one. */

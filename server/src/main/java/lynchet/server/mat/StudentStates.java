@@ -132,6 +132,11 @@ public class StudentStates implements AfterRecords {
         }
     }
 
+    /** Nobody else writes about this student until the caller's transaction ends. */
+    void lock(String student) {
+        tables.lock(List.of(student));
+    }
+
     /**
      * Folds everything about some subjects again, and the classes, in the caller's transaction.
      *
@@ -248,6 +253,10 @@ public class StudentStates implements AfterRecords {
             each(Parts.MARKS, mark -> {
                 students.add(mark.student());
                 subjects.add(mark.subject());
+            });
+            each(Parts.CREDITS, credit -> {
+                students.add(credit.student());
+                subjects.add(credit.subject());
             });
             each(Parts.ROUNDS, round -> {
                 students.addAll(List.of(round.first(), round.second()));

@@ -39,26 +39,8 @@ class LimitController {
     /** Sets a limit; the same kind once more takes the place of the one that holds. A head knock has no last day. */
     @PostMapping("/limits")
     Student limit(@PathVariable String id, @RequestBody Restriction limit) {
-        if (limit.kind() == Restriction.Kind.HEAD_KNOCK && limit.until() != null) {
-            throw Refusal.bad(
-                    "HEAD_KNOCK_OPEN",
-                    "/until",
-                    "A head knock names no day by itself: it holds until the head coach lifts it.");
-        }
-        if (limit.until() != null && limit.until().isBefore(limit.from())) {
-            throw Refusal.bad("LIMIT_DAYS", "/until", "The last day is before the first.");
-        }
-        return change(id, student -> {
-            List<Restriction> limits = new ArrayList<>(student.restrictions());
-            limits.removeIf(one -> one.kind() == limit.kind()
-                    && one.kind() != Restriction.Kind.HEAD_KNOCK
-                    && one.holdsOn(limit.from()));
-            boolean isThere = limits.stream().anyMatch(one -> one.kind() == limit.kind() && one.holdsOn(limit.from()));
-            if (!isThere) {
-                limits.add(limit);
-            }
-            return student.limited(limits);
-        });
+        limit.mustBeSound();
+        return change(id, student -> student.limitedBy(limit));
     }
 
     /**

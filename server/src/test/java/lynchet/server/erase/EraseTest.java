@@ -29,6 +29,7 @@ class EraseTest {
     private static final String NAME = "Zebediah Quillfeather";
     private static final String EMAIL = "quillfeather@example.test";
     private static final String CLASS = "fundamentals-2026-11-24";
+    private static final String OTHER = "juniors-2026-11-24";
 
     @Test
     void nothingPersonalStaysAndTheCountsDo(@TempDir Path data) throws IOException {
@@ -45,6 +46,8 @@ class EraseTest {
             assertThat(out.path("marks").path(0).path("faults").size()).isEqualTo(1);
             assertThat(out.path("classes").size()).isEqualTo(1);
             assertThat(out.path("rounds").size()).isEqualTo(1);
+            assertThat(out.path("incidents").size()).isEqualTo(1);
+            assertThat(out.path("credits").size()).isEqualTo(1);
             assertThat(out.path("promotions").path(0).path("reason").asString()).contains("because");
 
             String copy = head.post("/api/copies", null)
@@ -58,7 +61,8 @@ class EraseTest {
                     .isEqualTo("NAME_DIFFERS");
             JsonNode mentions =
                     head.get("/api/people/" + id + "/mentions").expect(200).json();
-            assertThat(mentions.size()).isEqualTo(1);
+            assertThat(mentions.valueStream().map(one -> one.path("kind").asString()))
+                    .containsExactlyInAnyOrder("class", "incident", "incident", "credit");
             assertThat(mentions.path(0).path("text").asString()).contains("with " + NAME);
             assertThat(mentions.path(0).path("canGo").asBoolean()).isTrue();
             JsonNode erased = head.post("/api/people/" + id + "/erase", Map.of("name", NAME, "fromText", true))
@@ -83,6 +87,14 @@ class EraseTest {
                     .as("who left is in no count of faults")
                     .isZero();
             kept = head.get("/api/archive").text();
+            JsonNode incident =
+                    head.get("/api/incidents/inc-erase").expect(200).json().path("incident");
+            assertThat(incident.path("kind").asString())
+                    .as("that there was one stays")
+                    .isEqualTo("INJURY");
+            assertThat(incident.path("what").asString()
+                            + incident.path("partner").asString(""))
+                    .isEmpty();
             assertThat(kept).doesNotContain(NAME, EMAIL, "\"" + id + "\"");
             head.post("/api/archive/check", kept).expect(200);
         } finally {
@@ -158,6 +170,43 @@ class EraseTest {
                                 "classId",
                                 CLASS))
                 .expect(200);
+        head.post(
+                        "/api/incidents",
+                        Map.of(
+                                "incident",
+                                Map.of(
+                                        "id", "inc-erase",
+                                        "student", id,
+                                        "partner", "kit-harrowgate",
+                                        "on", "2026-11-20",
+                                        "kind", "INJURY",
+                                        "what", NAME + " fell on " + EMAIL)))
+                .expect(200);
+        head.post(
+                        "/api/incidents",
+                        Map.of(
+                                "incident",
+                                Map.of(
+                                        "id", "inc-partner",
+                                        "student", "orla-fenwick",
+                                        "partner", id,
+                                        "on", "2026-11-20",
+                                        "kind", "INJURY",
+                                        "what", "bumped into " + NAME)))
+                .expect(200);
+        head.post(
+                        "/api/credits",
+                        Map.of(
+                                "id", "cr-erase",
+                                "student", id,
+                                "subject", "single-leg",
+                                "reps", 50,
+                                "on", "2020-01-01",
+                                "note", NAME + " says so"))
+                .expect(200);
+        head.post("/api/attendance", Map.of("id", "a-gone", "student", id, "classId", OTHER, "how", "NAME"))
+                .expect(200);
+        head.delete("/api/attendance/a-gone").expect(204);
         JsonNode round =
                 head.get("/api/people/kit-harrowgate/all").json().path("rounds").path(0);
         assertThat(round.isMissingNode()).isFalse();

@@ -104,6 +104,8 @@ public final class DemoClub {
                 .with(Parts.PRACTICE, practice)
                 .with(Parts.MARKS, marks)
                 .with(Parts.ASKS, DemoPeople.asks(today))
+                .with(Parts.INCIDENTS, DemoIncidents.of(today, past))
+                .with(Parts.CREDITS, DemoPeople.credits(today))
                 .with(Parts.GRADINGS, DemoGradings.of(today, people, adult))
                 .with(Parts.ROUNDS, new DemoRounds(map, ladders, random).of(people, past, attended, tournament));
     }

@@ -8,7 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lynchet.core.mat.Credit;
+import lynchet.core.mat.Side;
 import lynchet.core.people.Ask;
+import lynchet.core.people.Consent;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Hold;
@@ -142,6 +145,20 @@ final class DemoPeople {
                         today.minusDays(19)));
     }
 
+    /** What one of them brought along from school. */
+    static List<Credit> credits(LocalDate today) {
+        return List.of(new Credit(
+                "credit-double-leg",
+                "amara-quist",
+                "double-leg",
+                Side.RIGHT,
+                300,
+                today.minusYears(2),
+                "Two seasons on a school wrestling team",
+                null,
+                "head"));
+    }
+
     /** Somebody who came once to look. */
     static Student guest(LocalDate today) {
         return new Student(
@@ -164,7 +181,9 @@ final class DemoPeople {
                 null,
                 null,
                 null,
-                "Wrestled at school; asked about the beginners' hour.");
+                "Wrestled at school; asked about the beginners' hour.",
+                null,
+                null);
     }
 
     private static Person person(LocalDate today, int n, String[] cells) {
@@ -197,7 +216,9 @@ final class DemoPeople {
                 holds(today, traits).map(List::of).orElse(List.of()),
                 restrictions(today, traits).map(List::of).orElse(List.of()),
                 List.of(),
-                traits.contains("starts-left") ? "Prefers to start standing drills on the left." : "");
+                traits.contains("starts-left") ? "Prefers to start standing drills on the left." : "",
+                consents(c[0], junior, n, joined(since, rank, n)),
+                beltSize(Integer.parseInt(c[4])));
         HeldRank held = new HeldRank(junior ? "junior" : "adult", rank, Integer.parseInt(c[7]), since, weeks > WEEKS);
         return new Person(student, held, comes, Double.parseDouble(c[10]), traits);
     }
@@ -206,6 +227,20 @@ final class DemoPeople {
     private static LocalDate joined(LocalDate since, String rank, int n) {
         boolean first = rank.equals("white") || rank.equals("junior-white");
         return first ? since.minusWeeks(1) : since.minusWeeks(40 + 3L * n);
+    }
+
+    /** A junior's family said yes to first aid; to pictures most did. */
+    private static List<Consent> consents(String name, boolean junior, int n, LocalDate joined) {
+        String by = junior ? "Parent " + name.substring(name.lastIndexOf(' ') + 1) : null;
+        Consent aid = new Consent(Consent.Kind.FIRST_AID, joined, null, by);
+        Consent pictures = new Consent(Consent.Kind.PICTURES, joined, null, by);
+        Consent events = new Consent(Consent.Kind.OUTSIDE_EVENTS, joined, null, by);
+        return n % 5 == 0 ? List.of(aid) : n % 3 == 0 ? List.of(aid, pictures) : List.of(aid, pictures, events);
+    }
+
+    /** Belts are sold by twenty centimetres of length. */
+    private static String beltSize(int heightCm) {
+        return String.valueOf(180 + (heightCm - 110) / 12 * 20);
     }
 
     private static List<String> tracks(boolean junior, String rank, int n) {

@@ -1,0 +1,48 @@
+package lynchet.core.mat;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import lynchet.core.rule.Most;
+import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Practice from before the club, or elsewhere, that a coach lets count: once for each student and subject, with a note. It
+ * is one day of practice, so it fades like any other.
+ *
+ * @param subject id of the technique, chain or syllabus item
+ * @param reps repetitions on each side named, 1 to 1000
+ * @param on the day it was last done
+ * @param note where and how the coach knows
+ */
+public record Credit(
+        String id,
+        String student,
+        String subject,
+        Side side,
+        int reps,
+        LocalDate on,
+        @Most(200) String note,
+        @Nullable Instant at,
+        @Most(40) @Nullable String by) {
+
+    public Credit {
+        Say.id("a credit", id);
+        Say.there("the student of credit " + id, student);
+        Say.there("the subject of credit " + id, subject);
+        side = side == null ? Side.BOTH : side;
+        Say.within("the reps of credit " + id, reps, 1, 1000);
+        Say.there("the day of credit " + id, on);
+        Say.text("the note of credit " + id, note);
+    }
+
+    /** The same credit, as the house writes down who gave it and when. */
+    public Credit stamped(@Nullable Instant when, @Nullable String account) {
+        return new Credit(id, student, subject, side, reps, on, note, when, account);
+    }
+
+    /** The same credit about another subject. */
+    public Credit about(String otherSubject) {
+        return new Credit(id, student, otherSubject, side, reps, on, note, at, by);
+    }
+}

@@ -1,0 +1,106 @@
+package lynchet.core.safety;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import lynchet.core.rule.Most;
+import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Somebody was hurt, or might have been; what an insurer asks for afterwards, and nothing that a doctor would write.
+ *
+ * @param partner id of whoever they worked with; null: nobody, or not known
+ * @param classId the class it happened in; null: outside any
+ * @param time when on that day; null: not known
+ * @param what how it happened, as it was seen
+ * @param done what was done about it on the mat
+ * @param seenBy who else saw it
+ * @param at when it was written down
+ * @param by account of whoever wrote it down
+ */
+public record Incident(
+        String id,
+        String student,
+        @Nullable String partner,
+        @Nullable String classId,
+        LocalDate on,
+        @Nullable LocalTime time,
+        Kind kind,
+        @Nullable BodyPart part,
+        @Most(1000) String what,
+        @Most(1000) String done,
+        @Most(120) @Nullable String seenBy,
+        @Nullable Outcome outcome,
+        @Nullable Instant at,
+        @Most(40) @Nullable String by) {
+
+    /** What happened, in the fewest words. */
+    public enum Kind {
+        INJURY,
+        COLLISION,
+        HEAD_KNOCK
+    }
+
+    /** Where it hurts. */
+    public enum BodyPart {
+        HEAD,
+        NECK,
+        SHOULDER,
+        ELBOW,
+        HAND,
+        RIBS,
+        BACK,
+        HIP,
+        KNEE,
+        FOOT
+    }
+
+    /** How they went on. */
+    public enum Outcome {
+        WENT_ON("went on"),
+        SAT_OUT("sat out"),
+        WENT_HOME("went home, fetched or by themselves"),
+        TO_DOCTOR("to a doctor"),
+        EMERGENCY("emergency services were called");
+
+        private final String words;
+
+        Outcome(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    public Incident {
+        Say.id("an incident", id);
+        Say.there("the student of incident " + id, student);
+        Say.there("the day of incident " + id, on);
+        Say.there("the kind of incident " + id, kind);
+        if (student.equals(partner)) {
+            throw new IllegalArgumentException("incident " + id + " names one person twice");
+        }
+        what = what == null ? "" : what;
+        done = done == null ? "" : done;
+    }
+
+    /** The same incident, as the house writes down who said so and when. */
+    public Incident stamped(@Nullable Instant when, @Nullable String account) {
+        return new Incident(
+                id, student, partner, classId, on, time, kind, part, what, done, seenBy, outcome, when, account);
+    }
+
+    /** What stays of it when whoever was hurt is erased: that there was one, of which kind, on which day. */
+    public Incident ofNobody(String erased) {
+        return new Incident(id, erased, null, null, on, null, kind, null, "", "", null, null, at, null);
+    }
+
+    /** The same incident with another partner. */
+    public Incident with(@Nullable String otherPartner) {
+        return new Incident(
+                id, student, otherPartner, classId, on, time, kind, part, what, done, seenBy, outcome, at, by);
+    }
+}

@@ -1,0 +1,43 @@
+package lynchet.server.mat;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import lynchet.core.mat.Credit;
+import lynchet.server.keep.Durable;
+import lynchet.server.keep.Refusal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Practice from before the club: counted once for each student and subject, with a note, and taken back. */
+@RestController
+@RequestMapping("/api/credits")
+class CreditController {
+
+    private final RecordStore records;
+    private final Durable durable;
+    private final Clock clock;
+
+    CreditController(RecordStore records, Durable durable, Clock clock) {
+        this.records = records;
+        this.durable = durable;
+        this.clock = clock;
+    }
+
+    @PostMapping
+    Credit credit(@RequestBody Credit credit) {
+        if (credit.on().isAfter(LocalDate.now(clock))) {
+            throw Refusal.bad("NOT_YET", "/on", "The day " + credit.on() + " has not come yet.");
+        }
+        return durable.write(() -> records.credit(credit));
+    }
+
+    /** Takes one back; who did it stays in the journal. */
+    @DeleteMapping("/{id}")
+    Credit takeBack(@PathVariable String id) {
+        return durable.write(() -> records.takeBackCredit(id));
+    }
+}

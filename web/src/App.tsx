@@ -20,6 +20,7 @@ const RanksPage = lazy(() => import('./rank/RanksPage').then((m) => ({ default: 
 const RankPage = lazy(() => import('./rank/RankPage').then((m) => ({ default: m.RankPage })));
 const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.MatPage })));
 const PlanPage = lazy(() => import('./mat/PlanPage').then((m) => ({ default: m.PlanPage })));
+const CardsPage = lazy(() => import('./mat/CardsPage').then((m) => ({ default: m.CardsPage })));
 const OffPage = lazy(() => import('./mat/OffPage').then((m) => ({ default: m.OffPage })));
 const WeekPage = lazy(() => import('./mat/WeekPage').then((m) => ({ default: m.WeekPage })));
 const PeoplePage = lazy(() => import('./people/PeoplePage').then((m) => ({ default: m.PeoplePage })));
@@ -28,6 +29,10 @@ const FaultsPage = lazy(() => import('./people/FaultsPage').then((m) => ({ defau
 const ProgressSheet = lazy(() =>
   import('./people/ProgressSheet').then((m) => ({ default: m.ProgressSheet })),
 );
+const IncidentsPage = lazy(() =>
+  import('./people/IncidentsPage').then((m) => ({ default: m.IncidentsPage })),
+);
+const IncidentPage = lazy(() => import('./people/IncidentPage').then((m) => ({ default: m.IncidentPage })));
 const PersonPage = lazy(() => import('./people/PersonPage').then((m) => ({ default: m.PersonPage })));
 const StudentPage = lazy(() => import('./people/StudentPage').then((m) => ({ default: m.StudentPage })));
 const SignInAgain = lazy(() => import('./session/SignInAgain').then((m) => ({ default: m.SignInAgain })));
@@ -91,9 +96,12 @@ export function App() {
               <Route path="/mat/week" element={<WeekPage />} />
               <Route path="/mat/:id/off" element={<OffPage />} />
               <Route path="/mat/:id/plan" element={<PlanPage />} />
+              <Route path="/mat/:id/cards" element={<CardsPage />} />
               <Route path="/mat/:id" element={<MatPage />} />
               <Route path="/people" element={<PeoplePage />} />
               <Route path="/people/faults" element={<FaultsPage />} />
+              <Route path="/people/incidents" element={<IncidentsPage />} />
+              <Route path="/people/incidents/:id" element={<IncidentPage />} />
               <Route path="/people/new" element={<PersonPage />} />
               <Route path="/people/:id/change" element={<PersonPage />} />
               <Route path="/people/:id/data" element={<ErasePage />} />

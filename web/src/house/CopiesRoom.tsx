@@ -6,6 +6,7 @@ import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import { moment } from '../ui/words';
 import classes from './CopiesRoom.module.css';
+import { Keeping } from './Keeping';
 
 const size = (bytes: number) => `${(bytes / 1e6).toFixed(1)} MB`;
 
@@ -27,51 +28,56 @@ export function CopiesRoom() {
     onError: (error) => say.failed(error),
   });
   return (
-    <section aria-label="Safe keeping">
-      <h2>Safe keeping</h2>
-      <p>
-        A copy is taken each night and read back; the last fourteen are kept beside the data. A copy holds
-        everything, accounts and notes too: whoever has one has all of it. Carry one out of the house now and
-        then.
-      </p>
-      <Button onClick={() => take.mutate()} loading={take.isPending}>
-        Take a copy now
-      </Button>
-      <Loaded query={copies}>
-        {(all) =>
-          all.length === 0 ? (
-            <p className="quiet">There is no copy yet.</p>
-          ) : (
-            <ul className={classes.copies}>
-              {all.map((copy) => (
-                <li key={copy.name}>
-                  <strong>{moment(copy.at)}</strong>
-                  <span>{size(copy.bytes)}</span>
-                  <span className={copy.isReadBack ? 'quiet' : classes.unread}>
-                    {copy.isReadBack ? 'read back' : 'could not be read back'}
-                  </span>
-                  <a href={`/api/copies/${copy.name}`} download={copy.name}>
-                    Save it elsewhere
-                  </a>
-                </li>
-              ))}
-            </ul>
-          )
-        }
-      </Loaded>
-      {whole.data?.damage ? (
-        <p role="alert" className={classes.unread}>
-          {whole.data.damage}
+    <>
+      <section aria-label="Safe keeping">
+        <h2>Safe keeping</h2>
+        <p>
+          A copy is taken each night and read back; the last fourteen are kept beside the data. A copy holds
+          everything, accounts and notes too: whoever has one has all of it. Carry one out of the house now
+          and then.
         </p>
-      ) : (
-        whole.data?.at && (
-          <p className="quiet">Everything was read through on {moment(whole.data.at)}; nothing is damaged.</p>
-        )
-      )}
-      <p className="quiet">
-        A copy is put back from the console: stop Lynchet, then <code>./lynchet restore FILE</code>. What was
-        there before is kept aside.
-      </p>
-    </section>
+        <Button onClick={() => take.mutate()} loading={take.isPending}>
+          Take a copy now
+        </Button>
+        <Loaded query={copies}>
+          {(all) =>
+            all.length === 0 ? (
+              <p className="quiet">There is no copy yet.</p>
+            ) : (
+              <ul className={classes.copies}>
+                {all.map((copy) => (
+                  <li key={copy.name}>
+                    <strong>{moment(copy.at)}</strong>
+                    <span>{size(copy.bytes)}</span>
+                    <span className={copy.isReadBack ? 'quiet' : classes.unread}>
+                      {copy.isReadBack ? 'read back' : 'could not be read back'}
+                    </span>
+                    <a href={`/api/copies/${copy.name}`} download={copy.name}>
+                      Save it elsewhere
+                    </a>
+                  </li>
+                ))}
+              </ul>
+            )
+          }
+        </Loaded>
+        {whole.data?.damage ? (
+          <p role="alert" className={classes.unread}>
+            {whole.data.damage}
+          </p>
+        ) : (
+          whole.data?.at && (
+            <p className="quiet">
+              Everything was read through on {moment(whole.data.at)}; nothing is damaged.
+            </p>
+          )
+        )}
+        <p className="quiet">
+          A copy is put back from the console: stop Lynchet, then <code>./lynchet restore FILE</code>. What
+          was there before is kept aside.
+        </p>
+      </section>
+      <Keeping />
+    </>
   );
 }

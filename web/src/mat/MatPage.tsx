@@ -1,23 +1,24 @@
 import { Button, SegmentedControl } from '@mantine/core';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { newId } from '../api/client';
 import { useCalendar, useClassSheet, useMap, useNames, useSession } from '../api/queries';
 import type { ClassSheet, Name } from '../api/types';
 import { NEW } from '../form/fields';
 import { PageHead, tonight } from '../frame/PageHead';
 import { withGuests, withWaiting } from '../record/overlay';
-import { useRecord, useWaiting } from '../record/Recording';
-import { useNotices } from '../ui/Notices';
+import { useWaiting } from '../record/Recording';
 import { Empty, Loaded } from '../ui/States';
 import { date, time } from '../ui/words';
 import { Blocks } from './Blocks';
 import { CardField } from './CardField';
+import { ClassMarks } from './ClassMarks';
 import { ContestedNote } from './ContestedNote';
+import { Corrections } from './Corrections';
 import { GuestAdd } from './GuestAdd';
 import { MarkPanel } from './MarkPanel';
 import classes from './MatPage.module.css';
 import { Tiles } from './Tiles';
+import { useCheckIn } from './useCheckIn';
 
 /** Today's classes; the one in hand with its people and blocks. */
 export function MatPage() {
@@ -88,8 +89,6 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
   const map = useMap();
   const session = useSession();
   const side = useRef<HTMLElement>(null);
-  const record = useRecord();
-  const say = useNotices();
   const { training } = sheet;
   const mayWrite = session.data?.role !== 'VIEWER';
   const here = new Map(sheet.attendance.map((a) => [a.student, a]));
@@ -97,30 +96,8 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
     mode === 'mark' ? here.has(p.id) : everyone || p.tracks.includes(training.track) || here.has(p.id),
   );
 
-  const checkIn = async (who: Name, how: 'NAME' | 'CARD') => {
-    const id = newId('a');
-    const there = { id, student: who.id, classId: training.id };
-    try {
-      await record({ kind: 'attend', body: { ...there, how } }, `${who.calledBy} is here`);
-      say.done(`${who.calledBy} is here.`, () => takeOut(who, there));
-    } catch (error) {
-      say.failed(error);
-    }
-  };
-  const takeOut = (who: Name, there: { id: string; student: string; classId: string }) =>
-    record({ kind: 'leave', body: there }, `${who.calledBy} is not here`, there.id).catch(say.failed);
-  const leave = async (who: Name) => {
-    const kept = here.get(who.id);
-    if (!kept) return;
-    await takeOut(who, { id: kept.id, student: who.id, classId: training.id });
-    say.done(`${who.calledBy} is not here.`, () => checkIn(who, 'NAME'));
-  };
-  const onCard = (number: string) => {
-    const who = people.find((p) => p.card === number);
-    if (!who) say.failed(new Error(`No student carries the card ${number}. Nobody was checked in.`));
-    else if (here.has(who.id)) say.done(`${who.calledBy} was here already.`);
-    else checkIn(who, 'CARD');
-  };
+  const { checkIn, leave, all, onCard } = useCheckIn(training, here, people);
+  const absent = shown.filter((who) => !here.has(who.id));
 
   return (
     <div className={classes.mat}>
@@ -132,9 +109,17 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
           </strong>
           <span className={classes.count}>{sheet.attendance.length} here</span>
           {mayWrite && mode === 'here' && <CardField onCard={onCard} />}
+          {mayWrite && mode === 'here' && people.some((one) => one.card) && (
+            <Link to={`/mat/${training.id}/cards`}>Cards</Link>
+          )}
           {mode === 'here' && (
-            <Button variant="default" onClick={() => setEveryone((all) => !all)}>
+            <Button variant="default" onClick={() => setEveryone((before) => !before)}>
               {everyone ? 'This track' : 'Everyone'}
+            </Button>
+          )}
+          {mayWrite && mode === 'here' && !everyone && absent.length > 0 && (
+            <Button variant="default" onClick={() => all(absent)}>
+              All {absent.length === shown.length ? '' : 'others '}are here
             </Button>
           )}
           {mayWrite && mode === 'here' && (
@@ -160,12 +145,13 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
           label={mode === 'mark' ? 'Choose whom to mark' : 'Tap who is here'}
           onTap={(who) => {
             if (mode === 'mark') {
-              setStudent(who.id);
+              setStudent(who.id === student ? null : who.id);
               side.current?.scrollIntoView({ block: 'start' }); // on a phone it stands below the people
             } else if (here.has(who.id)) leave(who);
             else checkIn(who, 'NAME');
           }}
         />
+        <Corrections sheet={sheet} people={people} />
         {shown.length === 0 && (
           <p className={classes.hint}>
             {mode === 'mark'
@@ -179,7 +165,9 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
       <aside ref={side} className={classes.side} aria-label={mode === 'mark' ? 'Mark' : 'Blocks'}>
         <Loaded query={map}>
           {(index) =>
-            mode === 'mark' ? (
+            mode === 'mark' && student === null ? (
+              <ClassMarks map={index} sheet={sheet} people={people} />
+            ) : mode === 'mark' ? (
               <MarkPanel
                 key={student ?? ''}
                 map={index}

@@ -16,10 +16,11 @@ type Props = {
   onAll: () => void;
   onNone: () => void;
   onDo: (what: 'weigh' | 'squad') => void;
+  onSheet: () => void;
 };
 
 /** What is done to many at once: to those who are ticked, else to the whole list. */
-export function Bulk({ chosen, total, tracks, onAll, onNone, onDo }: Props) {
+export function Bulk({ chosen, total, tracks, onAll, onNone, onDo, onSheet }: Props) {
   const isHead = useSession().data?.role === 'HEAD';
   const say = useNotices();
   const changed = useChanged();
@@ -67,6 +68,9 @@ export function Bulk({ chosen, total, tracks, onAll, onNone, onDo }: Props) {
       </Button>
       <Button variant="default" size="compact-md" onClick={() => onDo('weigh')}>
         Weigh
+      </Button>
+      <Button variant="default" size="compact-md" onClick={onSheet}>
+        As a spreadsheet
       </Button>
       {isHead && chosen.length > 0 && (
         <Menu>

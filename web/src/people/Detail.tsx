@@ -7,6 +7,7 @@ import { useRecord } from '../record/Recording';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import { count, date, plain } from '../ui/words';
+import { CreditLine } from './CreditLine';
 import { Curve } from './Curve';
 import classes from './Detail.module.css';
 
@@ -45,6 +46,32 @@ export function Detail({ student, subject, item }: Props) {
 function lacking(item: ItemProgress | undefined): Mark['side'] {
   const short = item?.onSides.filter((one) => one.have !== item.item.standard) ?? [];
   return short.length === 1 ? short[0].side : 'BOTH';
+}
+
+/** How much was done on each side, and taken as the receiver. */
+function Balance({ view, sided }: { view: MemoryView; sided: boolean }) {
+  const done = view.memory.map((side) => ({
+    side: side.side,
+    reps: side.days.reduce((sum, day) => sum + day.done.wholeReps + day.done.partReps, 0),
+  }));
+  const most = Math.max(...done.map((one) => one.reps), 0);
+  if (most === 0 && view.received === 0) return null;
+  return (
+    <div className={classes.balance}>
+      {sided &&
+        done.map((one) => (
+          <div key={one.side}>
+            <span>{plain(one.side)}</span>
+            <span className={classes.bar} style={{ width: `${(100 * one.reps) / Math.max(most, 1)}%` }} />
+            <span>{count(one.reps, 'rep', 'reps')}</span>
+          </div>
+        ))}
+      {!sided && most > 0 && <div>{count(most, 'rep', 'reps')}</div>}
+      {view.received > 0 && (
+        <div className="quiet">{count(view.received, 'rep', 'reps')} taken as receiver</div>
+      )}
+    </div>
+  );
 }
 
 function Known({
@@ -108,6 +135,7 @@ function Known({
           ))}
         </ul>
       )}
+      <Balance view={view} sided={subject.sided} />
       {view.memory.map((side) => (
         <details key={side.side}>
           <summary>
@@ -134,6 +162,7 @@ function Known({
           </ul>
         </details>
       ))}
+      {mayMark && <CreditLine student={student} subject={subject} credits={view.credits} />}
     </section>
   );
 }

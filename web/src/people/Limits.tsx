@@ -10,7 +10,8 @@ import classes from './Limits.module.css';
 
 type Kind = Student['restrictions'][number]['kind'];
 
-const KINDS: Record<Kind, string> = {
+/** What each limit says. */
+export const KINDS: Record<Kind, string> = {
   NO_THROWS_TAKEN: 'No throws taken',
   NO_NECK: 'Nothing on the neck',
   ONE_SIDE_ONLY: 'One side only',

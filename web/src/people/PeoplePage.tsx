@@ -6,6 +6,7 @@ import { Link, useSearchParams } from 'react-router';
 import {
   type Mind,
   type RosterWanted,
+  readRoster,
   useLadders,
   useRoster,
   useSession,
@@ -14,13 +15,16 @@ import {
 } from '../api/queries';
 import type { LadderView, RosterRow, Track } from '../api/types';
 import { PageHead } from '../frame/PageHead';
+import { useNotices } from '../ui/Notices';
 import { SortedTable } from '../ui/SortedTable';
 import { Empty, Failed, Loaded, Waiting } from '../ui/States';
 import { Bulk } from './Bulk';
 import { columnsOf } from './columns';
 import classes from './PeoplePage.module.css';
 import { RosterBar } from './RosterBar';
+import { rosterSheet } from './rosterSheet';
 import { Squad } from './Squad';
+import { csv, download } from './sheet';
 import { Weigh } from './Weigh';
 
 const NOBODY: RosterRow[] = [];
@@ -39,6 +43,7 @@ export function PeoplePage() {
           </Button>
         )}
         <Link to="/people/faults">Faults</Link>
+        {role !== 'VIEWER' && <Link to="/people/incidents">Incidents</Link>}
       </PageHead>
       <Loaded query={ladders}>
         {(views) => (
@@ -75,6 +80,7 @@ function Roster({ views, tracks, isCoach }: { views: LadderView[]; tracks: Track
   const [find] = useDebouncedValue(typed.find, 200);
   const wanted = { ...typed, find };
   const today = useToday();
+  const say = useNotices();
   const roster = useRoster(wanted);
   const rows = useMemo(() => roster.data?.pages.flatMap((page) => page.rows) ?? NOBODY, [roster.data]);
   const set = (change: Record<string, string | null>) =>
@@ -130,6 +136,14 @@ function Roster({ views, tracks, isCoach }: { views: LadderView[]; tracks: Track
   const chosen = rows.filter((row) => ids.has(row.student.id));
   const doing = isCoach ? params.get('do') : null;
   const back = () => set({ do: null });
+  const asSheet = async () => {
+    try {
+      const listed = chosen.length > 0 ? chosen : await readRoster(wanted);
+      download('people.csv', csv(rosterSheet(listed, views, tracks, today)));
+    } catch (error) {
+      say.failed(error);
+    }
+  };
   if (doing === 'weigh') return <Weigh wanted={wanted} chosen={chosen} onDone={back} />;
   if (doing === 'squad') return <Squad wanted={wanted} chosen={chosen} views={views} onDone={back} />;
   return (
@@ -151,6 +165,7 @@ function Roster({ views, tracks, isCoach }: { views: LadderView[]; tracks: Track
           onAll={() => setIds(new Set(rows.map((row) => row.student.id)))}
           onNone={() => setIds(new Set())}
           onDo={(what) => set({ do: what })}
+          onSheet={asSheet}
         />
       )}
       <SortedTable table={table} className={classes.table} />

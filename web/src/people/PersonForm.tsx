@@ -6,6 +6,7 @@ import { EditForm } from '../form/EditForm';
 import { needed } from '../form/limits';
 import { type Opened, useDraft } from '../form/useDraft';
 import { alike } from './alike';
+import { Consents } from './Consents';
 import classes from './PersonPage.module.css';
 
 /** A rank that somebody comes with. */
@@ -64,11 +65,13 @@ export function PersonForm(props: Props) {
   const draft = useDraft(opened, 'Student', wrongOn(now));
   const { value: student, isNew, change, error } = draft;
   const same = isNew ? alike(student.name, people) : [];
-  const text = (field: 'calledBy' | 'card' | 'notes') => ({
+  const text = (field: 'calledBy' | 'card' | 'notes' | 'beltSize') => ({
     value: student[field] ?? '',
     error: error(field),
     onChange: (event: { currentTarget: { value: string } }) =>
-      change({ [field]: event.currentTarget.value || (field === 'card' ? null : '') } as Partial<Student>),
+      change({
+        [field]: event.currentTarget.value || (field === 'card' || field === 'beltSize' ? null : ''),
+      } as Partial<Student>),
   });
   const day = (field: 'born' | 'joined' | 'weighed' | 'memberUntil' | 'left') => ({
     type: 'date',
@@ -128,7 +131,7 @@ export function PersonForm(props: Props) {
         {onHeld && views.length > 0 && <HeldFields views={views} held={held} onHeld={onHeld} />}
       </div>
       <details className={classes.more}>
-        <summary>More: weight, stance, membership, whom to call</summary>
+        <summary>More: weight, stance, membership, whom to call, consents</summary>
         <div className={classes.fields}>
           <TextInput label="Called" placeholder="The first word of the name" {...text('calledBy')} />
           <TextInput label="Joined" {...day('joined')} />
@@ -160,6 +163,7 @@ export function PersonForm(props: Props) {
             value={student.heightCm ?? ''}
             onChange={(height) => change({ heightCm: numberOr(height) })}
           />
+          <TextInput label="Belt size" placeholder="As belts are sold" maxLength={12} {...text('beltSize')} />
           <TextInput label="Member until" {...day('memberUntil')} />
           <NumberInput
             label="Classes before"
@@ -184,7 +188,19 @@ export function PersonForm(props: Props) {
               }
             />
           ))}
+          <MultiSelect
+            label="Not paired with"
+            description="Seen by coaches; pairs keep them apart"
+            searchable
+            limit={40}
+            data={people
+              .filter((one) => one.id !== student.id)
+              .map((one) => ({ value: one.id, label: one.name }))}
+            value={student.keepApart}
+            onChange={(keepApart) => change({ keepApart })}
+          />
           {!isNew && !joins && <TextInput label="Left the club" {...day('left')} />}
+          <Consents student={student} now={now} onChange={(consents) => change({ consents })} />
           <Textarea
             label="Notes"
             description="Coaches read them, nobody else"

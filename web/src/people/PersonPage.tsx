@@ -69,6 +69,8 @@ const blank = (tracks: string[], joined: string): Student => ({
   restrictions: [],
   keepApart: [],
   notes: '',
+  consents: [],
+  beltSize: null,
 });
 
 /** One after the other: after each the form is empty again, on the same tracks and at the same rank. */

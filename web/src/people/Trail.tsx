@@ -1,8 +1,10 @@
-import { useBeen, useCalendar, usePromotions, useToday } from '../api/queries';
+import { useBeen, useCalendar, usePromotions, useSession, useToday } from '../api/queries';
 import type { Been, LadderView, ProgressView, Promotion } from '../api/types';
 import { Belt } from '../ui/Belt';
 import { Loaded } from '../ui/States';
 import { count, date, daysBefore, plain } from '../ui/words';
+import { AttendanceCard } from './AttendanceCard';
+import { Incidents } from './Incidents';
 import classes from './Trail.module.css';
 import { monthsOf, yearOf } from './year';
 
@@ -11,10 +13,13 @@ export function Trail({ view, ladders }: { view: ProgressView; ladders: LadderVi
   const now = useToday();
   const been = useBeen(view.student.id, daysBefore(now, 366), now);
   const promotions = usePromotions(view.student.id);
+  const role = useSession().data?.role;
   return (
     <>
       <Loaded query={been}>{(all) => <Year today={now} been={all} />}</Loaded>
+      <AttendanceCard view={view} ladders={ladders} />
       <Loaded query={promotions}>{(all) => <Belts promotions={all} ladders={ladders} />}</Loaded>
+      {role !== 'VIEWER' && <Incidents student={view.student} />}
     </>
   );
 }

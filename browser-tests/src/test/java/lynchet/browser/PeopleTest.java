@@ -107,6 +107,79 @@ class PeopleTest {
         }
     }
 
+    /** Twelve are here in twelve touches; the rest by card; a technique for all of them but one; one is taken out again. */
+    @Test
+    void aClassIsTakenAndMarkedInAFewTouches() {
+        try (Coach coach = new Coach(With.FINGER, 1024, 768)) {
+            coach.signIn("coach");
+            coach.go("/mat/juniors-2026-11-24");
+            List<String> twelve = List.of(
+                    "pia-thorne",
+                    "milo-thorne",
+                    "tess-ashgrove",
+                    "odd-farrier",
+                    "zofia-brill",
+                    "idris-penhale",
+                    "nell-corrow",
+                    "bo-lindale",
+                    "ada-quickly",
+                    "jun-harbour",
+                    "fenn-osprey",
+                    "mirela-stoat");
+            int before = coach.presses();
+            for (String student : twelve) {
+                coach.use("[data-student=" + student + "]");
+            }
+            coach.see("span", "12 here");
+            assertThat(coach.presses() - before).as("touches").isLessThanOrEqualTo(12);
+            coach.use("[data-student=odd-farrier]");
+            coach.see("span", "11 here");
+            coach.see("summary", "1 correction");
+            coach.use("a", "Cards");
+            coach.use("[data-card='4105']");
+            coach.see("[data-card='4105'][aria-pressed=true]");
+            coach.nothingIsWrongHere();
+            coach.use("a", "Back to the class");
+            coach.see("span", "12 here");
+            before = coach.presses();
+            coach.use("label", "Mark");
+            coach.use("section[aria-label='The whole class'] fieldset:last-of-type button:last-child");
+            coach.use("button", "Pass 11 of 12");
+            coach.see("span", "11 passes");
+            assertThat(coach.presses() - before).as("touches").isEqualTo(3);
+            coach.nothingIsWrongHere();
+        }
+    }
+
+    /** Somebody is hurt: written down, limited at once, its sheet completed and one page for the insurer. */
+    @Test
+    void aHeadKnockIsWrittenDownAndItsSheetCompleted() {
+        try (Coach coach = new Coach(With.FINGER, 390, 844)) {
+            coach.signIn("coach");
+            coach.go("/people/anders-thistle?tab=trail");
+            coach.use("button", "Write down what happened");
+            coach.use(coach.field("What happened"));
+            coach.use("div[@role='option']", "Head knock");
+            coach.see("p", "until the head coach writes down");
+            coach.nothingIsWrongHere();
+            coach.use("button", "Keep it");
+            coach.use("section[aria-label=Incidents] li a");
+            coach.see("p", "An insurer will ask for");
+            coach.see("p", "until lifted");
+            coach.use("button", "Complete it");
+            coach.type(coach.see("textarea"), "Two heads met in a scramble.");
+            coach.use("button", "Keep it");
+            coach.see("p", "Two heads met");
+            coach.nothingIsWrongHere();
+            assertThat(coach.printedPages()).isEqualTo(1);
+            coach.go("/people/anders-thistle");
+            coach.see("section[@aria-label='Limits']//strong", "Head knock");
+            coach.go("/people/incidents");
+            coach.see("a", "Anders Thistle");
+            coach.nothingIsWrongHere();
+        }
+    }
+
     /** In a place nobody else looks at: somebody who is added here and erased again. */
     @Test
     void theHeadCoachErasesSomebodyForGood() {

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 @ExtendWith(RunningClub.class)
 class RecordsTest {
@@ -53,6 +54,34 @@ class RecordsTest {
         JsonNode gone = coach.get("/api/classes/" + CLASS).json().path("gone").path(0);
         assertThat(gone.path("student").asString()).isEqualTo("bram-oakhurst");
         assertThat(gone.path("goneBy").asString()).isEqualTo("coach");
+    }
+
+    @Test
+    void whatIsRetiredIsJudgedNoMoreAndWhatWasJudgedCanBeTakenBack() {
+        HttpUser head = RunningClub.as("head");
+        Map<String, Object> mark = new HashMap<>(Map.of(
+                "id",
+                "m-retired",
+                "student",
+                "sorin-vale",
+                "subject",
+                "cross-sweep-test",
+                "standard",
+                "SHOWN",
+                "passed",
+                true));
+        ObjectNode card = (ObjectNode)
+                head.get("/api/map/techniques/scissor-sweep").json().path("technique");
+        card.put("id", "cross-sweep-test").put("name", "Cross sweep for a test").putArray("aliases");
+        head.post("/api/map/techniques", card.toString()).expect(200);
+        coach.post("/api/marks", mark).expect(200);
+        String tag = head.get("/api/map/techniques/cross-sweep-test").tag();
+        head.delete("/api/map/techniques/cross-sweep-test", tag).expect(200);
+        mark.put("id", "m-retired-2");
+        assertThat(coach.post("/api/marks", mark).code()).isEqualTo("RETIRED");
+        mark.put("withdraws", "m-retired");
+        mark.put("passed", false);
+        coach.post("/api/marks", mark).expect(200);
     }
 
     @Test

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lynchet.core.rule.Most;
+import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
 import org.jspecify.annotations.Nullable;
 
@@ -85,7 +86,7 @@ public record Student(
         notes = notes == null ? "" : notes;
         consents = Say.list(consents);
         if (consents.stream().map(Consent::kind).distinct().count() != consents.size()) {
-            throw new IllegalArgumentException("student " + id + " agrees to one thing twice");
+            throw new Nonsense(Nonsense.Rule.TOO_MANY, "the consents of student " + id + " name one thing twice");
         }
     }
 

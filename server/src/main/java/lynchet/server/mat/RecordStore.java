@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import lynchet.core.card.Technique;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.Attendance;
@@ -272,6 +273,9 @@ public class RecordStore {
         persons.judges(sent.student());
         TrainingClass trained = sent.classId() == null ? null : open(sent.classId());
         known.check(Parts.MARKS, sent);
+        if (sent.withdraws() == null) {
+            notRetired(sent.subject());
+        }
         Mark stamped = stamp(sent, at(sent.at()), Journal.who());
         marks.add(List.of(stamped));
         if (stamped.withdraws() == null) {
@@ -282,6 +286,14 @@ public class RecordStore {
             states.again(List.of(stamped.student()), List.of(subject));
         }
         return stamped;
+    }
+
+    /** What is retired stays in history and is judged no more. */
+    private void notRetired(String subject) {
+        taught.now().map().technique(subject).filter(Technique::retired).ifPresent(gone -> {
+            throw Refusal.bad(
+                    "RETIRED", "/subject", gone.name() + " is retired. Nothing was recorded; choose another.");
+        });
     }
 
     private static Mark stamp(Mark m, Instant at, String by) {
@@ -310,6 +322,7 @@ public class RecordStore {
         }
         persons.judges(sent.student());
         known.check(Parts.CREDITS, sent);
+        notRetired(sent.subject());
         states.lock(sent.student());
         if (credits.of(sent.student()).stream().anyMatch(kept -> kept.subject().equals(sent.subject()))) {
             throw Refusal.bad(

@@ -16,6 +16,7 @@ import lynchet.core.club.Parts;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
+import lynchet.core.mat.Role;
 import lynchet.core.people.Memory;
 import lynchet.core.people.Skill;
 import lynchet.core.people.StudentEvent;
@@ -91,6 +92,15 @@ public class StudentStates implements AfterRecords {
         return reader.read(List.of(student), RecordReader.What.ALL, List.of(subject))
                 .get(student)
                 .memory(subject, taught.now().map());
+    }
+
+    /** Repetitions of one thing that a student took as the receiver. */
+    @Transactional(readOnly = true)
+    public int received(String student, String subject) {
+        return reader.read(List.of(student), RecordReader.What.ALL, List.of(subject)).get(student).practice().stream()
+                .filter(entry -> entry.role() == Role.RECEIVER)
+                .mapToInt(entry -> entry.reps() * entry.side().each().size())
+                .sum();
     }
 
     /** Folds what has just been recorded, in the caller's transaction. */

@@ -8,9 +8,11 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import lynchet.core.mat.Attendance;
+import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.people.Memory;
 import lynchet.server.keep.Refusal;
+import lynchet.server.mat.CreditStore;
 import lynchet.server.mat.MarkStore;
 import lynchet.server.mat.StudentStates;
 import org.jspecify.annotations.Nullable;
@@ -32,12 +34,14 @@ class TrailController {
     private final People people;
     private final StudentStates states;
     private final MarkStore marks;
+    private final CreditStore credits;
     private final JdbcTemplate jdbc;
 
-    TrailController(People people, StudentStates states, MarkStore marks, JdbcTemplate jdbc) {
+    TrailController(People people, StudentStates states, MarkStore marks, CreditStore credits, JdbcTemplate jdbc) {
         this.people = people;
         this.states = states;
         this.marks = marks;
+        this.credits = credits;
         this.jdbc = jdbc;
     }
 
@@ -46,8 +50,10 @@ class TrailController {
      *
      * @param memory by side, as far as anything was done there
      * @param marks all of it, the oldest first, with those that take others back
+     * @param credits practice from before that counts
+     * @param received repetitions that they took as the receiver
      */
-    record MemoryView(List<Memory> memory, List<Mark> marks) {}
+    record MemoryView(List<Memory> memory, List<Mark> marks, List<Credit> credits, int received) {}
 
     /** Practice and marks of one technique, chain or item. */
     @GetMapping("/memory")
@@ -62,7 +68,11 @@ class TrailController {
                 states.memory(id, subject),
                 all.stream()
                         .filter(mark -> about.contains(mark.id()) || about.contains(mark.withdraws()))
-                        .toList());
+                        .toList(),
+                credits.of(id).stream()
+                        .filter(credit -> credit.subject().equals(subject))
+                        .toList(),
+                states.received(id, subject));
     }
 
     /**

@@ -197,12 +197,18 @@ class EraseTest {
         head.post(
                         "/api/credits",
                         Map.of(
-                                "id", "cr-erase",
-                                "student", id,
-                                "subject", "single-leg",
-                                "reps", 50,
-                                "on", "2020-01-01",
-                                "note", NAME + " says so"))
+                                "id",
+                                "cr-erase",
+                                "student",
+                                id,
+                                "subject",
+                                "single-leg",
+                                "reps",
+                                50,
+                                "on",
+                                "2020-01-01",
+                                "note",
+                                NAME + " says so"))
                 .expect(200);
         head.post("/api/attendance", Map.of("id", "a-gone", "student", id, "classId", OTHER, "how", "NAME"))
                 .expect(200);

@@ -91,7 +91,9 @@ class GameTest {
                         .asString()))
                 .contains(item.path("lastPractised").asString());
         assertThat(coach.get(ONE + "/memory?subject=no-such-thing").expect(200).json())
-                .isEqualTo(Json.mapper().valueToTree(Map.of("memory", List.of(), "marks", List.of())));
+                .isEqualTo(Json.mapper()
+                        .valueToTree(
+                                Map.of("memory", List.of(), "marks", List.of(), "credits", List.of(), "received", 0)));
     }
 
     @Test

@@ -52,6 +52,20 @@ class RosterTest {
     }
 
     @Test
+    void somebodyWasPassedOverAtTwoWindowsAndSomebodyIsOnTrack() {
+        List<JsonNode> readiness = head.get("/api/people?size=200")
+                .json()
+                .path("rows")
+                .valueStream()
+                .map(row -> row.path("readiness"))
+                .toList();
+        assertThat(readiness)
+                .anyMatch(one -> one.path("passedOver").asInt() == 2
+                        && one.path("verdict").asString().equals("ELIGIBLE"));
+        assertThat(readiness).anyMatch(one -> one.path("verdict").asString().equals("ON_TRACK"));
+    }
+
+    @Test
     void eachReasonFindsWhomItMeans() {
         add("Reason Birthday", Map.of("born", "2000-12-24", "weighed", "2026-11-01", "weightKg", 60));
         add("Reason Later", Map.of("born", "2000-12-25", "weighed", "2026-11-01", "weightKg", 60));

@@ -256,7 +256,7 @@ public final class DemoClub {
         long passed = Math.round(items.size() * person.passed());
         for (int i = 0; i < items.size(); i++) {
             Item item = items.get(i);
-            TrainingClass where = lastClassWith(person, item, classes);
+            TrainingClass where = person.is("passed-over") ? null : lastClassWith(person, item, classes);
             if (i < passed) {
                 mark(person, item, where, true);
             } else if (where != null && random.nextInt(3) == 0) {

@@ -58,21 +58,21 @@ final class DemoPeople {
             Ruben Saltry          |      | 40 | 90 | 182 | RIGHT | yellow              | 3 | 57 | 0.80 | 0.90 | no-tuesdays
             Ilse Wrenfield        |      | 55 | 63 | 163 | RIGHT | yellow              | 1 | 42 | 0.45 | 0.40 | gone-13
             Kofi Marsden          |      | 23 | 81 | 180 | LEFT  | orange              | 0 | 17 | 0.80 | 0.25 |
-            Yara Pinder           |      | 26 | 62 | 169 | RIGHT | orange              | 3 | 61 | 0.85 | 0.95 |
+            Yara Pinder           |      | 26 | 62 | 169 | RIGHT | orange              | 3 | 84 | 0.85 | 1.00 | passed-over
             Anders Thistle        |      | 35 | 86 | 185 | RIGHT | orange              | 1 | 33 | 0.60 | 0.55 |
             Leila Moorcroft       |      | 31 | 57 | 164 | RIGHT | orange              | 2 | 52 | 0.70 | 0.70 | back-from-injury
-            Hamish Oake           |      | 49 | 93 | 184 | RIGHT | green               | 2 | 64 | 0.60 | 0.70 |
-            Priya Fenlow          |      | 27 | 60 | 167 | RIGHT | green               | 0 | 17 | 0.90 | 0.30 |
+            Hamish Oake           |      | 49 | 93 | 184 | RIGHT | green               | 2 | 72 | 0.60 | 1.00 |
+            Priya Fenlow          |      | 27 | 60 | 167 | RIGHT | green               | 3 | 52 | 0.90 | 1.00 | nearly-there
             Sorin Vale            |      | 32 | 78 | 178 | RIGHT | green               | 3 | 90 | 0.85 | 1.00 | held-word
             Wanda Crake           |      | 38 | 65 | 170 | RIGHT | blue                | 1 | 66 | 0.70 | 0.50 |
             Ebbe Rushworth        |      | 30 | 83 | 182 | LEFT  | blue                | 2 | 92 | 0.75 | 0.65 |
             Noor Tidewell         |      | 42 | 69 | 173 | RIGHT | brown               | 1 | 88 | 0.70 | 0.60 |
             Gus Merriday          |      | 58 | 88 | 180 | RIGHT | black               | 0 | 120 | 0.60 | 0.40 |
             Zofia Brill           |      |  7 | 24 | 123 | RIGHT | junior-white        | 1 | 13 | 0.80 | 0.40 |
-            Idris Penhale         |      | 10 | 34 | 140 | RIGHT | junior-white        | 3 | 34 | 0.75 | 0.95 |
+            Idris Penhale         |      | 10 | 34 | 140 | RIGHT | junior-white        | 3 | 34 | 0.75 | 1.00 |
             Nell Corrow           |      |  9 | 29 | 132 | LEFT  | junior-white        | 1 | 17 | 0.70 | 0.45 |
-            Bo Lindale            |      | 11 | 40 | 148 | RIGHT | junior-yellow       | 2 | 30 | 0.85 | 0.75 |
-            Ada Quickly           |      | 12 | 43 | 154 | RIGHT | junior-yellow       | 3 | 41 | 0.90 | 0.90 |
+            Bo Lindale            |      | 11 | 40 | 148 | RIGHT | junior-yellow       | 2 | 33 | 0.85 | 1.00 |
+            Ada Quickly           |      | 12 | 43 | 154 | RIGHT | junior-yellow       | 3 | 41 | 0.90 | 1.00 |
             Jun Harbour           |      | 13 | 47 | 159 | RIGHT | junior-yellow-orange | 1 | 22 | 0.80 | 0.50 |
             Fenn Osprey           |      | 14 | 55 | 167 | RIGHT | junior-orange       | 1 | 28 | 0.75 | 0.50 |
             Mirela Stoat          |      | 14 | 51 | 163 | RIGHT | junior-orange       | 2 | 33 | 0.85 | 0.65 |
@@ -194,7 +194,7 @@ final class DemoPeople {
         double comes = Double.parseDouble(c[9]);
         Set<String> traits =
                 Stream.of(c[11].split(" ")).filter(t -> !t.isEmpty()).collect(Collectors.toSet());
-        LocalDate since = today.minusWeeks(weeks);
+        LocalDate since = today.minusWeeks(weeks).plusDays(traits.contains("nearly-there") ? 3 : 0);
         int credited = (int) Math.round(Math.max(0, weeks - WEEKS) * comes * (junior ? 1.6 : 2));
         Student student = new Student(
                 c[0].toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", "-"),

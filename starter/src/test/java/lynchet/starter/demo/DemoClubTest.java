@@ -100,7 +100,12 @@ class DemoClubTest {
         assertThat(club.gradings()).hasSize(2).allMatch(g -> g.candidates().size() >= 3);
         assertThat(club.terms()).singleElement().satisfies(term -> assertThat(today)
                 .isBetween(term.from(), term.until()));
-        assertThat(verdicts).contains(Readiness.Verdict.HELD, Readiness.Verdict.NOT_YET, Readiness.Verdict.ELIGIBLE);
+        assertThat(verdicts)
+                .contains(
+                        Readiness.Verdict.HELD,
+                        Readiness.Verdict.NOT_YET,
+                        Readiness.Verdict.ELIGIBLE,
+                        Readiness.Verdict.ON_TRACK);
         assertThat(club.classes())
                 .anyMatch(c -> c.date().equals(today) && c.track().equals("fundamentals"));
     }

@@ -45,7 +45,8 @@ final class EveryRead {
                         ? "?student=" + student
                         : "";
                 there += there.endsWith("/people") ? "?size=200" : "";
-                there += there.endsWith("/incidents") ? "?student=" + student : "";
+                there += there.endsWith("/incidents") || there.endsWith("/merits") ? "?student=" + student : "";
+                there += there.endsWith("/board") || there.endsWith("/belts") ? "?ladder=adult" : "";
                 there += there.endsWith("/asks") ? "?student=" + student : "";
                 there += there.endsWith("/faults") ? "?from=2026-10-25&to=2026-11-24" : "";
                 there += there.endsWith("/memory") ? "?subject=closed-guard-scissor" : "";

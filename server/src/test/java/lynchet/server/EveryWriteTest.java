@@ -63,6 +63,13 @@ class EveryWriteTest {
                     "Happened",
                     "{\"incident\":{\"id\":\"hostile\",\"student\":\"orla-fenwick\",\"partner\":\"kit-harrowgate\","
                             + "\"classId\":\"fundamentals-2026-11-24\",\"on\":\"2026-11-24\",\"kind\":\"INJURY\",\"what\":\"x\",\"done\":\"x\"}}"),
+            Map.entry(
+                    "Stripes",
+                    "{\"ladder\":\"adult\",\"date\":\"2026-11-24\",\"given\":[{\"id\":\"hostile\",\"student\":\"orla-fenwick\"}]}"),
+            Map.entry(
+                    "Meant",
+                    "{\"id\":\"hostile\",\"to\":\"white\",\"stripes\":0,\"date\":\"2026-11-24\",\"reason\":\"x\"}"),
+            Map.entry("Announced", "{\"ids\":[\"hostile\"]}"),
             Map.entry("Years", "{\"years\":5}"),
             Map.entry("Opened", "{\"link\":\"x\"}"),
             Map.entry("Chosen", "{\"link\":\"x\",\"password\":\"x\"}"),
@@ -189,7 +196,7 @@ class EveryWriteTest {
     }
 
     private String tag(Write write, JsonNode good) {
-        if (!write.method().equals("PUT") || write.schema().equals("AccountChange")) {
+        if (!write.method().equals("PUT") || List.of("AccountChange", "Years").contains(write.schema())) {
             return null;
         }
         return write.schema().equals("Syllabus")

@@ -40,8 +40,16 @@ import tools.jackson.databind.JsonNode;
 class ReleasedClubTest {
 
     /** Parts that there were none of yet. */
-    private static final List<Part<?>> LATER =
-            List.of(Parts.PROMOTIONS, Parts.CLOSURES, Parts.PATTERNS, Parts.ASKS, Parts.INCIDENTS, Parts.CREDITS);
+    private static final List<Part<?>> LATER = List.of(
+            Parts.PROMOTIONS,
+            Parts.CLOSURES,
+            Parts.PATTERNS,
+            Parts.ASKS,
+            Parts.INCIDENTS,
+            Parts.CREDITS,
+            Parts.NOMINATIONS,
+            Parts.MERITS,
+            Parts.BELTS);
 
     @TempDir
     Path data;

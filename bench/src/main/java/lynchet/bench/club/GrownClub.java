@@ -189,7 +189,9 @@ final class GrownClub implements ClubArchive.Source {
                         null,
                         null,
                         given.atTime(20, 0).toInstant(ZoneOffset.UTC),
-                        "head"));
+                        "head",
+                        null,
+                        null));
             }
         }
     }

@@ -8,6 +8,7 @@ import static lynchet.core.club.Target.LADDER;
 import static lynchet.core.club.Target.LINK;
 import static lynchet.core.club.Target.MARK;
 import static lynchet.core.club.Target.POSITION;
+import static lynchet.core.club.Target.PROMOTION;
 import static lynchet.core.club.Target.RANK;
 import static lynchet.core.club.Target.RANK_OF_LADDER;
 import static lynchet.core.club.Target.REACTION;
@@ -43,6 +44,9 @@ import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Ask;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
+import lynchet.core.promote.Belt;
+import lynchet.core.promote.Merit;
+import lynchet.core.promote.Nomination;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
@@ -154,7 +158,9 @@ public final class Parts {
                 to.refer("PROMOTION_RANK", "from", RANK_OF_LADDER, of(given.ladder(), given.from()));
                 to.refer("PROMOTION_RANK", "to", RANK_OF_LADDER, of(given.ladder(), given.to()));
                 to.refer("PROMOTION_GRADING", "grading", GRADING, given.grading());
-            });
+                to.refer("PROMOTION_CORRECTS", "corrects", PROMOTION, of(given.student(), given.corrects()));
+            })
+            .offering((given, to) -> to.offer(PROMOTION, of(given.student(), given.id())));
 
     public static final Part<Attendance> ATTENDANCE = Part.record(
                     "attendance", "attendance", Attendance.class, Attendance::id)
@@ -222,6 +228,19 @@ public final class Parts {
                 to.refer("RECORD_SUBJECT", "subject", SUBJECT, credit.subject());
             });
 
+    public static final Part<Nomination> NOMINATIONS = Part.record(
+                    "nominations", "nomination", Nomination.class, Nomination::id)
+            .pointingAt((nomination, to) -> {
+                to.refer("RECORD_STUDENT", "student", STUDENT, nomination.student());
+                to.refer("PROMOTION_LADDER", "ladder", LADDER, nomination.ladder());
+                to.refer("PROMOTION_RANK", "rank", RANK_OF_LADDER, of(nomination.ladder(), nomination.rank()));
+            });
+
+    public static final Part<Merit> MERITS = Part.record("merits", "merit", Merit.class, Merit::id)
+            .pointingAt((merit, to) -> to.refer("RECORD_STUDENT", "student", STUDENT, merit.student()));
+
+    public static final Part<Belt> BELTS = Part.record("belts", "belt", Belt.class, Belt::id);
+
     /** All of them, each after what it points at. */
     public static final List<Part<?>> ALL = List.of(
             PAIRS,
@@ -248,7 +267,10 @@ public final class Parts {
             IGNORED_GAPS,
             ASKS,
             INCIDENTS,
-            CREDITS);
+            CREDITS,
+            NOMINATIONS,
+            MERITS,
+            BELTS);
 
     /** Those that stand inside the archive's {@code map}. */
     public static final List<Part<?>> MAP = List.of(PAIRS, TECHNIQUES, LINKS, REACTIONS, RULESETS);

@@ -26,7 +26,9 @@ public enum Target {
     CLASS("a class"),
     GRADING("a grading"),
     /** Written student/mark: a mark takes back only one of the same student. */
-    MARK("a mark of the same student");
+    MARK("a mark of the same student"),
+    /** Written student/promotion: one corrects only one of the same student. */
+    PROMOTION("a promotion of the same student");
 
     private final String words;
 

@@ -29,6 +29,8 @@ public record Condition(
         FALLS,
         NO_HOLD,
         NO_RESTRICTION,
-        MEMBERSHIP
+        MEMBERSHIP,
+        CHART,
+        CONDUCT
     }
 }

@@ -5,6 +5,9 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lynchet.core.rule.Say;
 
 /**
@@ -33,10 +36,18 @@ public record HeldRank(String ladder, String rank, int stripes, LocalDate since,
                 sameRank ? was.fromBefore() : given.fromBefore());
     }
 
+    /** Those that stand: what another one corrects does not, and neither does one that a correction of it corrected. */
+    public static List<Promotion> standing(List<Promotion> promotions) {
+        Set<String> corrected = promotions.stream()
+                .flatMap(p -> Stream.ofNullable(p.corrects()))
+                .collect(Collectors.toSet());
+        return promotions.stream().filter(p -> !corrected.contains(p.id())).toList();
+    }
+
     /** What somebody holds, by ladder, after promotions in any order; those of one day in the order of their stripes. */
     public static Map<String, HeldRank> of(List<Promotion> promotions) {
         Map<String, HeldRank> held = new LinkedHashMap<>();
-        promotions.stream()
+        standing(promotions).stream()
                 .sorted(Comparator.comparing(Promotion::date)
                         .thenComparing(Promotion::at)
                         .thenComparing(Promotion::id))

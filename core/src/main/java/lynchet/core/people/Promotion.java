@@ -8,7 +8,8 @@ import lynchet.core.rule.Say;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A belt or a stripe given; the rank that somebody holds is what their promotions say. Never edited.
+ * A belt or a stripe given; the rank that somebody holds is what their promotions say. Never edited: until it is announced it
+ * is taken back, afterwards another one corrects it.
  *
  * @param from id of the rank held before; null: none on this ladder
  * @param to id of the rank held from now on, the same as {@code from} for a stripe
@@ -19,6 +20,8 @@ import org.jspecify.annotations.Nullable;
  * @param reason why, where it was given against the verdict; may be empty
  * @param grading id of the grading at which it was given; may be null
  * @param at when it was recorded
+ * @param announced the day it was said aloud; null: it can still be taken back
+ * @param corrects id of an earlier one in whose place this one stands; null: none
  */
 public record Promotion(
         String id,
@@ -34,7 +37,9 @@ public record Promotion(
         @Most(300) @Nullable String reason,
         @Nullable String grading,
         Instant at,
-        @Most(40) String by) {
+        @Most(40) String by,
+        @Nullable LocalDate announced,
+        @Nullable String corrects) {
 
     /** One condition as it stood: what was there, what was asked, and whether that was enough. */
     public record Figure(Condition.Code code, String label, String have, String need, boolean met) {
@@ -53,6 +58,9 @@ public record Promotion(
         figures = Say.list(figures);
         reason = reason == null ? "" : reason;
         at = at == null ? Instant.EPOCH : at;
+        if (id.equals(corrects)) {
+            throw new IllegalArgumentException("promotion " + id + " corrects itself");
+        }
     }
 
     /** The same as it is kept: with how the student stood, when it was recorded and by whom. */
@@ -71,23 +79,67 @@ public record Promotion(
                 reason,
                 grading,
                 when,
-                account);
+                account,
+                announced,
+                corrects);
     }
 
     /** The same with what was stamped on another one. */
     public Promotion stampedLike(Promotion other) {
-        return stamped(other.verdict, other.figures, other.at, other.by);
+        return stamped(other.verdict, other.figures, other.at, other.by).announcedOn(other.announced);
+    }
+
+    /** The same, said aloud on a day; null: not yet. */
+    public Promotion announcedOn(@Nullable LocalDate day) {
+        return new Promotion(
+                id,
+                student,
+                ladder,
+                from,
+                to,
+                stripes,
+                date,
+                fromBefore,
+                verdict,
+                figures,
+                reason,
+                grading,
+                at,
+                by,
+                day,
+                corrects);
+    }
+
+    /** Whether it is a stripe on the rank held before. */
+    public boolean onSameRank() {
+        return to.equals(from);
     }
 
     /** What somebody sees who may not see how a student was judged. */
     public Promotion withoutReasons() {
         return new Promotion(
-                id, student, ladder, from, to, stripes, date, fromBefore, null, null, null, grading, at, by);
+                id,
+                student,
+                ladder,
+                from,
+                to,
+                stripes,
+                date,
+                fromBefore,
+                null,
+                null,
+                null,
+                grading,
+                at,
+                by,
+                announced,
+                corrects);
     }
 
     /** A rank that somebody came with. */
     public static Promotion fromBefore(
             String id, String student, String ladder, String rank, int stripes, LocalDate since) {
-        return new Promotion(id, student, ladder, null, rank, stripes, since, true, null, null, null, null, null, null);
+        return new Promotion(
+                id, student, ladder, null, rank, stripes, since, true, null, null, null, null, null, null, null, null);
     }
 }

@@ -82,6 +82,7 @@ public record Readiness(
      *
      * @param recent classes counted on the ladder in the last {@link ClubPace#WEEKS} weeks
      * @param chains names of chains by id
+     * @param besides what counts outside of classes and marks
      */
     public record Question(
             Student student,
@@ -92,7 +93,25 @@ public record Readiness(
             Map<String, String> chains,
             ClubPace pace,
             LocalDate today,
-            Eyes eyes) {}
+            Eyes eyes,
+            Besides besides) {}
+
+    /**
+     * What counts outside of classes and marks.
+     *
+     * @param nominated whether a coach put them forward at the present window
+     * @param seminars classes that seminars since the rank count as
+     * @param chart the last day on which their home chart was seen; null: never
+     * @param conduct the last day on which their conduct was noted; null: never
+     */
+    public record Besides(
+            boolean nominated,
+            int seminars,
+            @Nullable LocalDate chart,
+            @Nullable LocalDate conduct) {
+
+        public static final Besides NOTHING = new Besides(false, 0, null, null);
+    }
 
     /** @return empty when the student holds no rank on the ladder */
     public static Optional<Readiness> of(Question asked) {
@@ -107,8 +126,8 @@ public record Readiness(
      * @param open how much of the held rank's syllabus is {@link Progress#open open}
      */
     public static boolean isReady(
-            Student student, LadderCount count, int open, Ladder ladder, LocalDate today, Eyes eyes) {
-        Question asked = new Question(student, null, 0, ladder, null, Map.of(), null, today, eyes);
+            Student student, LadderCount count, int open, Ladder ladder, LocalDate today, Eyes eyes, Besides besides) {
+        Question asked = new Question(student, null, 0, ladder, null, Map.of(), null, today, eyes, besides);
         return open == 0 && new Judge(asked, count).isReadyWithSyllabus();
     }
 
@@ -151,6 +170,7 @@ public record Readiness(
             timeAndAge();
             syllabus();
             falls();
+            seen();
             limitsAndMembership();
             LocalDate window = window();
             return new Readiness(
@@ -168,6 +188,7 @@ public record Readiness(
 
         boolean isReadyWithSyllabus() {
             timeAndAge();
+            seen();
             limitsAndMembership();
             return next().isPresent()
                     && since() >= need()
@@ -179,7 +200,8 @@ public record Readiness(
         }
 
         private int since() {
-            return count.classes() + (held.fromBefore() ? student.priorClasses() : 0);
+            int seminars = ladder.policy().seminars() ? asked.besides().seminars() : 0;
+            return count.classes() + seminars + (held.fromBefore() ? student.priorClasses() : 0);
         }
 
         private int need() {
@@ -299,6 +321,21 @@ public record Readiness(
             }
         }
 
+        /** A chart or conduct that a policy asks for: seen since the rank was given. */
+        private void seen() {
+            if (ladder.policy().chart()) {
+                seen(Condition.Code.CHART, "Home chart", asked.besides().chart());
+            }
+            if (ladder.policy().conduct()) {
+                seen(Condition.Code.CONDUCT, "Conduct", asked.besides().conduct());
+            }
+        }
+
+        private void seen(Condition.Code code, String label, LocalDate on) {
+            boolean isSeen = on != null && !on.isBefore(held.since());
+            add(code, label, isSeen, isSeen ? "seen " + on : "not seen", "seen", "a coach has not seen it", null);
+        }
+
         private void membership() {
             if (student.memberUntil() != null) {
                 add(
@@ -345,15 +382,8 @@ public record Readiness(
         }
 
         private LocalDate firstWindow(LocalDate day) {
-            List<Integer> months = ladder.policy().promotionMonths();
-            if (months.isEmpty() || months.contains(day.getMonthValue())) {
-                return day;
-            }
-            LocalDate first = day.withDayOfMonth(1).plusMonths(1);
-            while (!months.contains(first.getMonthValue())) {
-                first = first.plusMonths(1);
-            }
-            return first;
+            LocalDate window = ladder.policy().window(day);
+            return window.isAfter(day) ? window : day;
         }
 
         private Verdict verdict(boolean hasNext, LocalDate window) {
@@ -364,7 +394,7 @@ public record Readiness(
                 return Verdict.NOT_YET;
             }
             if (conditions.stream().allMatch(Condition::met)) {
-                return Verdict.ELIGIBLE;
+                return asked.besides().nominated() && seesAll() ? Verdict.CANDIDATE : Verdict.ELIGIBLE;
             }
             LocalDate nextWindow = firstWindow(today);
             boolean inTime = window != null

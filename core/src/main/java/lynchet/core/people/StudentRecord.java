@@ -64,7 +64,9 @@ public record StudentRecord(
                 .toList();
         return new StudentRecord(
                 student,
-                promotions.stream().filter(given -> !given.date().isAfter(day)).toList(),
+                HeldRank.standing(promotions).stream()
+                        .filter(given -> !given.date().isAfter(day))
+                        .toList(),
                 attended.stream().filter(c -> !c.date().isAfter(day)).toList(),
                 practice,
                 standing,

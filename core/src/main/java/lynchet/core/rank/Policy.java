@@ -1,5 +1,6 @@
 package lynchet.core.rank;
 
+import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.rule.Say;
 import org.jspecify.annotations.Nullable;
@@ -12,6 +13,9 @@ import org.jspecify.annotations.Nullable;
  * @param techniqueMinutes minutes of technique in a usual class
  * @param classesAWeek classes a week a student can come to
  * @param attendanceShare share of them that a usual student comes to, 0 to 1
+ * @param seminars whether seminars count as classes
+ * @param chart whether a home chart must have been seen since the rank was given
+ * @param conduct whether a coach must have noted their conduct since then
  * @param standing share of the techniques that should start on the feet, 0 to 1; null: the club has not said
  */
 public record Policy(
@@ -23,7 +27,10 @@ public record Policy(
         int techniqueMinutes,
         double classesAWeek,
         double attendanceShare,
-        @Nullable Double standing) {
+        @Nullable Double standing,
+        boolean seminars,
+        boolean chart,
+        boolean conduct) {
 
     /** How stripes are given. */
     public enum Stripes {
@@ -51,6 +58,18 @@ public record Policy(
         if (!(classesAWeek >= 0 && classesAWeek <= 30) || !(attendanceShare >= 0 && attendanceShare <= 1)) {
             throw new IllegalArgumentException("classes a week are 0 to 30 and the attendance share 0 to 1");
         }
+    }
+
+    /**
+     * The window of a day, or the next one after it: the first day of its month. Where belts are given in any month, that of the
+     * day.
+     */
+    public LocalDate window(LocalDate day) {
+        LocalDate month = day.withDayOfMonth(1);
+        while (!promotionMonths.isEmpty() && !promotionMonths.contains(month.getMonthValue())) {
+            month = month.plusMonths(1);
+        }
+        return month;
     }
 
     /** Classes counted before a rank may be left: those of every stripe and of the belt. */

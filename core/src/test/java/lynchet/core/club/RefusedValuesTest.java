@@ -140,10 +140,10 @@ class RefusedValuesTest {
                         () -> new Rank("r", "R", List.of(), 0, 0, 0, null)),
                 refused(
                         "a promotion month must be from 1 to 12, not 13",
-                        () -> new Policy(null, null, 0, false, List.of(13), 0, 0, 0, null)),
+                        () -> new Policy(null, null, 0, false, List.of(13), 0, 0, 0, null, false, false, false)),
                 refused(
                         "classes a week are 0 to 30 and the attendance share 0 to 1",
-                        () -> new Policy(null, null, 0, false, null, 0, 2, 1.5, null)));
+                        () -> new Policy(null, null, 0, false, null, 0, 2, 1.5, null, false, false, false)));
     }
 
     private static Arguments refused(String sentence, ThrowingCallable making) {

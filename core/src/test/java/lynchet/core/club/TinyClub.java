@@ -24,6 +24,9 @@ import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Ask;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
+import lynchet.core.promote.Belt;
+import lynchet.core.promote.Merit;
+import lynchet.core.promote.Nomination;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Policy;
@@ -81,6 +84,10 @@ public final class TinyClub {
             "coach"));
     final List<Credit> credits =
             one(new Credit("cr1", "ana", "hip-bump", null, 200, DAY, "from before", null, "coach"));
+    final List<Nomination> nominations =
+            one(new Nomination("n1", "ana", "adult", "white", DAY.withDayOfMonth(1), null, null, "coach"));
+    final List<Merit> merits = one(new Merit("me1", "ana", Merit.Kind.SEMINAR, DAY, 3, "summer", null, "coach"));
+    final List<Belt> belts = one(new Belt("yellow-260", List.of("yellow"), "260", 2));
     final List<IgnoredGap> ignoredGaps = one(gap("leave", null, "guard", "hip-bump"));
 
     TinyClub() {
@@ -113,7 +120,10 @@ public final class TinyClub {
                 .with(Parts.IGNORED_GAPS, ignoredGaps)
                 .with(Parts.ASKS, asks)
                 .with(Parts.INCIDENTS, incidents)
-                .with(Parts.CREDITS, credits);
+                .with(Parts.CREDITS, credits)
+                .with(Parts.NOMINATIONS, nominations)
+                .with(Parts.MERITS, merits)
+                .with(Parts.BELTS, belts);
     }
 
     static Chain chain(String id, String start, String link) {
@@ -130,7 +140,7 @@ public final class TinyClub {
                 0,
                 0,
                 List.of(new SyllabusGroup("All", 0, List.of(item))));
-        Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0, null);
+        Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0, null, false, false, false);
         return new Ladder(id, id, 0, 0, ruleset, false, List.of(white), policy, next, null, null);
     }
 

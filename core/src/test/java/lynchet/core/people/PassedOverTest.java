@@ -67,7 +67,7 @@ class PassedOverTest {
         Rank white = new Rank(
                 "white", "White", List.of("white"), 0, 0, minWeeks, List.of(new SyllabusGroup("All", choose, items)));
         Rank yellow = new Rank("yellow", "Yellow", List.of("yellow"), 0, minAge, 0, List.of());
-        Policy policy = new Policy(null, null, 0, true, months, 40, 2, 0.6, null);
+        Policy policy = new Policy(null, null, 0, true, months, 40, 2, 0.6, null, false, false, false);
         Ladder ladder =
                 new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null);
         Student ana = new Student(
@@ -97,7 +97,16 @@ class PassedOverTest {
         StudentState state = new StudentState(
                 null, new HashMap<>(Map.of("adult", new LadderCount(held, 0, null))), Map.of(), MarkBook.of(marks));
         Readiness.Question asked = new Readiness.Question(
-                ana, state, 0, ladder, map, Map.of(), ClubPace.of(List.of(), List.of()), TODAY, Readiness.Eyes.COACH);
+                ana,
+                state,
+                0,
+                ladder,
+                map,
+                Map.of(),
+                ClubPace.of(List.of(), List.of()),
+                TODAY,
+                Readiness.Eyes.COACH,
+                Readiness.Besides.NOTHING);
         return PassedOver.windows(asked, classesMet);
     }
 

@@ -60,7 +60,7 @@ class ReadinessInFullTest {
     private Readiness readiness() {
         Rank white = new Rank("white", "White", List.of("white"), 2, 0, minWeeks, syllabus);
         Rank yellow = new Rank("yellow", "Yellow", List.of("yellow"), 0, minAge, 0, List.of());
-        Policy policy = new Policy(stripes, null, 10, true, months, 40, 2, 0.6, null);
+        Policy policy = new Policy(stripes, null, 10, true, months, 40, 2, 0.6, null, false, false, false);
         Ladder ladder =
                 new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null);
         Student ana = new Student(
@@ -97,7 +97,8 @@ class ReadinessInFullTest {
                         Map.of("line", "The line"),
                         new ClubPace(Set.of(TODAY.minusDays(1)), 1),
                         TODAY,
-                        Readiness.Eyes.COACH))
+                        Readiness.Eyes.COACH,
+                        Readiness.Besides.NOTHING))
                 .orElseThrow();
     }
 

@@ -46,14 +46,29 @@ class ReadinessTest {
     private LocalDate born;
     private LocalDate memberUntil;
     private int prior;
+    private Readiness.Besides besides = Readiness.Besides.NOTHING;
+    private boolean countsSeminars;
+    private boolean asksChart;
+    private boolean asksConduct;
 
-    private static Ladder ladder(Sides sides, Standard standard) {
+    private Ladder ladder(Sides sides, Standard standard) {
         Item item = new Item("i1", Item.Kind.TECHNIQUE, "foot-sweep", null, null, standard, sides, null, 0, 0);
         Rank white = new Rank(
                 "white", "White", List.of("white"), 1, 0, 12, List.of(new SyllabusGroup("Throws", 0, List.of(item))));
         Rank yellow = new Rank("yellow", "Yellow", List.of("yellow"), 1, 0, 12, List.of());
         Policy policy = new Policy(
-                Policy.Stripes.BY_CLASSES, Policy.Belt.BY_EXAM, 10, true, List.of(3, 7, 11), 40, 2, 0.6, null);
+                Policy.Stripes.BY_CLASSES,
+                Policy.Belt.BY_EXAM,
+                10,
+                true,
+                List.of(3, 7, 11),
+                40,
+                2,
+                0.6,
+                null,
+                countsSeminars,
+                asksChart,
+                asksConduct);
         return new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null);
     }
 
@@ -142,14 +157,24 @@ class ReadinessTest {
                         .toList(),
                 recent == 0 ? List.of() : List.of(recent));
         Readiness readiness = Readiness.of(new Readiness.Question(
-                        ana, state, recent, ladder, map, Map.of("first-walk", "The first walk"), pace, TODAY, eyes))
+                        ana,
+                        state,
+                        recent,
+                        ladder,
+                        map,
+                        Map.of("first-walk", "The first walk"),
+                        pace,
+                        TODAY,
+                        eyes,
+                        besides))
                 .orElseThrow();
         LadderCount count = state.ladders().get(ladder.id());
         int open =
                 new Progress(state, map).open(ladder.rank(count.held().rank()).orElseThrow());
-        assertThat(Readiness.isReady(ana, count, open, ladder, TODAY, eyes))
+        assertThat(Readiness.isReady(ana, count, open, ladder, TODAY, eyes, besides))
                 .as("counted as ready, as in %s", readiness)
-                .isEqualTo(readiness.verdict() == Readiness.Verdict.ELIGIBLE);
+                .isEqualTo(readiness.verdict() == Readiness.Verdict.ELIGIBLE
+                        || readiness.verdict() == Readiness.Verdict.CANDIDATE);
         return readiness;
     }
 
@@ -158,6 +183,48 @@ class ReadinessTest {
                 .filter(c -> c.code() == code)
                 .findFirst()
                 .orElseThrow();
+    }
+
+    /** Nine classes and a seminar of eleven are twenty; a policy that does not count seminars leaves nine. */
+    @Test
+    void seminarsCountWhereThePolicySaysSo() {
+        attend(9, 3);
+        besides = new Readiness.Besides(false, 11, null, null);
+        assertThat(condition(readiness(ladder(Sides.EITHER, Standard.SHOWN)), Condition.Code.CLASSES)
+                        .have())
+                .isEqualTo("9");
+        countsSeminars = true;
+        assertThat(condition(readiness(ladder(Sides.EITHER, Standard.SHOWN)), Condition.Code.CLASSES))
+                .returns("20", Condition::have)
+                .returns(true, Condition::met);
+    }
+
+    @Test
+    void chartAndConductAreAskedWhereThePolicySaysSoAndSeenSinceTheRank() {
+        assertThat(readiness(ladder(Sides.EITHER, Standard.SHOWN)).conditions())
+                .noneMatch(c -> c.code() == Condition.Code.CHART || c.code() == Condition.Code.CONDUCT);
+        asksChart = true;
+        asksConduct = true;
+        besides = new Readiness.Besides(false, 0, SINCE.minusDays(1), SINCE);
+        Readiness readiness = readiness(ladder(Sides.EITHER, Standard.SHOWN));
+        assertThat(condition(readiness, Condition.Code.CHART).met())
+                .as("of the rank before")
+                .isFalse();
+        assertThat(condition(readiness, Condition.Code.CONDUCT).met()).isTrue();
+    }
+
+    /** Put forward counts for whoever has everything; others stay where they stand, and a viewer is not told. */
+    @Test
+    void whoeverHasEverythingAndIsPutForwardIsACandidate() {
+        Ladder ladder = ladder(Sides.EITHER, Standard.SHOWN);
+        besides = new Readiness.Besides(true, 0, null, null);
+        assertThat(readiness(ladder).verdict()).isNotEqualTo(Readiness.Verdict.CANDIDATE);
+        attend(20, 2);
+        mark("foot-sweep", Side.RIGHT, Standard.SHOWN, true);
+        mark("side-fall", Side.BOTH, Standard.SHOWN, true);
+        Readiness whole = readiness(ladder);
+        assertThat(whole.verdict()).as("%s", whole.conditions()).isEqualTo(Readiness.Verdict.CANDIDATE);
+        assertThat(whole.wantsReason()).isFalse();
     }
 
     @Test
@@ -320,7 +387,22 @@ class ReadinessTest {
 
     private static Promotion given(String id, String to, int stripes, LocalDate day) {
         return new Promotion(
-                id, "ana", "adult", "white", to, stripes, day, false, null, null, null, null, Instant.EPOCH, "head");
+                id,
+                "ana",
+                "adult",
+                "white",
+                to,
+                stripes,
+                day,
+                false,
+                null,
+                null,
+                null,
+                null,
+                Instant.EPOCH,
+                "head",
+                null,
+                null);
     }
 
     @Test

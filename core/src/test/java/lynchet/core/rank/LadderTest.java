@@ -41,7 +41,7 @@ class LadderTest {
     }
 
     private static Ladder ladder(Rank... ranks) {
-        Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0, null);
+        Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0, null, false, false, false);
         return new Ladder("adult", "Adult", 0, 0, null, false, List.of(ranks), policy, null, null, null);
     }
 
@@ -122,7 +122,7 @@ class LadderTest {
         GrapplingMap map = new TinyMap().cost("throw", 3).map();
         Item both = new Item("i", Item.Kind.TECHNIQUE, "throw", null, null, Standard.SHOWN, Sides.BOTH, null, 0, 0);
         Item again = new Item("j", Item.Kind.TECHNIQUE, "throw", null, null, Standard.LIVE, Sides.BOTH, null, 0, 0);
-        Policy policy = new Policy(Policy.Stripes.NONE, null, 0, false, null, 40, 2, 0.5, null);
+        Policy policy = new Policy(Policy.Stripes.NONE, null, 0, false, null, 40, 2, 0.5, null, false, false, false);
         Rank white = new Rank(
                 "white", "White", List.of("white"), 0, 0, 10, List.of(new SyllabusGroup("G", 0, List.of(both, again))));
         Ladder one = new Ladder("l", "L", 0, 0, null, false, List.of(white), policy, null, null, null);

@@ -53,7 +53,18 @@ class SyllabusCheckTest {
                     "r" + i, "R" + i, List.of("white"), 2, 0, 10, List.of(new SyllabusGroup("All", 0, ranks.get(i)))));
         }
         Policy policy = new Policy(
-                Policy.Stripes.BY_CLASSES, Policy.Belt.BY_COACH, 10, true, List.of(3, 7, 11), 40, 2, 0.6, null);
+                Policy.Stripes.BY_CLASSES,
+                Policy.Belt.BY_COACH,
+                10,
+                true,
+                List.of(3, 7, 11),
+                40,
+                2,
+                0.6,
+                null,
+                false,
+                false,
+                false);
         return new Ladder("adult", "Adult", 0, 0, null, false, all, policy, null, null, null);
     }
 
@@ -127,8 +138,19 @@ class SyllabusCheckTest {
 
     private static Ladder under(int fromAge, int minAge, Double standing, List<SyllabusGroup> groups) {
         Rank rank = new Rank("r0", "R0", List.of("white"), 2, minAge, 10, groups);
-        Policy policy =
-                new Policy(Policy.Stripes.BY_CLASSES, Policy.Belt.BY_COACH, 10, true, null, 40, 2, 0.6, standing);
+        Policy policy = new Policy(
+                Policy.Stripes.BY_CLASSES,
+                Policy.Belt.BY_COACH,
+                10,
+                true,
+                null,
+                40,
+                2,
+                0.6,
+                standing,
+                false,
+                false,
+                false);
         return new Ladder("adult", "Adult", fromAge, 0, null, false, List.of(rank), policy, null, null, null);
     }
 
@@ -243,7 +265,8 @@ class SyllabusCheckTest {
     }
 
     private static Ladder allowing(int minutes) {
-        Policy policy = new Policy(Policy.Stripes.BY_CLASSES, null, 1, true, null, minutes, 2, 0.6, null);
+        Policy policy =
+                new Policy(Policy.Stripes.BY_CLASSES, null, 1, true, null, minutes, 2, 0.6, null, false, false, false);
         Rank rank = new Rank(
                 "r0",
                 "R0",

@@ -44,6 +44,7 @@ class Erasing {
             "mark", List.of("student"),
             "promotion", List.of("student"),
             "credit", List.of("student"),
+            "merit", List.of("student"),
             "attendance_gone", List.of("student"),
             "round", List.of("first_student", "second_student"));
 
@@ -56,6 +57,8 @@ class Erasing {
             new Free("round_event", "round", "note", "round", true),
             new Free("incident", "incident", "body", "id", true),
             new Free("credit", "credit", "note", "id", true),
+            new Free("nomination", "nomination", "note", "id", true),
+            new Free("merit", "merit", "words", "id", true),
             new Free("class_pattern", "kept class", "body", "id", false),
             new Free("chain", "chain", "body", "id", false),
             new Free("closure", "closed days", "body", "id", false),
@@ -152,6 +155,7 @@ class Erasing {
                 .toList());
         renamed(Parts.GRADINGS, gone.id(), other);
         jdbc.update("delete from ignored_gap where student = ?", gone.id());
+        jdbc.update("delete from nomination where student = ?", gone.id());
         PartStore<Ask, ?> asks = stores.of(Parts.ASKS);
         asks.remove(asks.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
                 .map(Ask::id)
@@ -165,6 +169,7 @@ class Erasing {
                 .toList());
         jdbc.update("update promotion set reason = '' where student = ?", gone.id());
         jdbc.update("update credit set note = 'from before' where student = ?", gone.id());
+        jdbc.update("update merit set words = '' where student = ?", gone.id());
         COLUMNS.forEach((table, columns) -> {
             int rows = 0;
             for (String column : columns) {

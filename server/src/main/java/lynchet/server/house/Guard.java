@@ -50,7 +50,14 @@ class Guard {
                         .requestMatchers("/api/accounts/**", "/api/copies/**")
                         .hasRole(Role.HEAD.name())
                         .requestMatchers(
-                                GET, "/api/classes/*/telling", "/api/letters/**", "/api/asks", "/api/incidents/**")
+                                GET,
+                                "/api/classes/*/telling",
+                                "/api/letters/**",
+                                "/api/asks",
+                                "/api/incidents/**",
+                                "/api/board/**",
+                                "/api/merits",
+                                "/api/belts")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers(
                                 GET, "/api/archive", "/api/people/*/all", "/api/people/*/mentions", "/api/keeping")
@@ -68,6 +75,8 @@ class Guard {
                                 "/api/asks",
                                 "/api/incidents",
                                 "/api/credits",
+                                "/api/nominations",
+                                "/api/merits",
                                 "/api/people/weights",
                                 "/api/people/*/limits",
                                 "/api/people/*/limits/lift",
@@ -76,7 +85,13 @@ class Guard {
                                 "/api/chains",
                                 "/api/chains/check")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
-                        .requestMatchers(DELETE, "/api/attendance/*", "/api/practice/*", "/api/credits/*")
+                        .requestMatchers(
+                                DELETE,
+                                "/api/attendance/*",
+                                "/api/practice/*",
+                                "/api/credits/*",
+                                "/api/nominations/*",
+                                "/api/merits/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers(PUT, "/api/chains/*", "/api/classes/*", "/api/asks/*", "/api/incidents/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())

@@ -97,7 +97,7 @@ class RecordReader {
 
     private void promotions(Collection<String> students, Map<String, Parts> parts) {
         query(
-                "select student, id, ladder, from_rank, to_rank, stripes, given_on, from_before, at from promotion"
+                "select student, id, ladder, from_rank, to_rank, stripes, given_on, from_before, at, corrects from promotion"
                         + " where student in :students",
                 students,
                 null,
@@ -117,7 +117,9 @@ class RecordReader {
                                 null,
                                 null,
                                 instant(row, 9),
-                                null)));
+                                null,
+                                null,
+                                row.getString(10))));
     }
 
     private static Instant instant(ResultSet row, int column) throws SQLException {

@@ -24,7 +24,8 @@ final class ClassesMet {
         Ladder ladder = asked.ladder();
         HeldRank held = asked.state().ladders().get(ladder.id()).held();
         int need = ladder.policy().classesForRank(ladder.rank(held.rank()).orElseThrow())
-                - (held.fromBefore() ? asked.student().priorClasses() : 0);
+                - (held.fromBefore() ? asked.student().priorClasses() : 0)
+                - (ladder.policy().seminars() ? asked.besides().seminars() : 0);
         if (need <= 0) {
             return held.since();
         }

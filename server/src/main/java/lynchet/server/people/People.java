@@ -11,13 +11,11 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Promotion;
-import lynchet.core.people.Readiness;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.format.csv.Member;
@@ -199,38 +197,6 @@ public class People {
         return promotions.of(student);
     }
 
-    /** Gives a belt or a stripe; the same one sent again is the first answer. */
-    @Transactional
-    public Promotion promote(Promotion given, Function<Promotion, Optional<Readiness>> judge) {
-        Optional<Promotion> kept = promotions.find(given.id());
-        if (kept.isPresent()) {
-            if (!given.stampedLike(kept.get()).equals(kept.get())) {
-                throw Refusal.taken(given.id(), "Something else was already recorded as " + given.id() + ".");
-            }
-            return kept.get();
-        }
-        persons.judges(given.student());
-        known.check(Parts.PROMOTIONS, given);
-        Optional<Readiness> stands = judge.apply(given);
-        boolean isAgainst = stands.filter(Readiness::wantsReason)
-                .filter(readiness -> !readiness.rank().equals(given.to()))
-                .isPresent();
-        if (isAgainst && given.reason().isBlank()) {
-            throw Refusal.bad(
-                    "REASON_MISSING",
-                    "/reason",
-                    "Not everything that is asked for this rank is there yet. Say why it is given all the same.");
-        }
-        Promotion stamped = given.stamped(
-                stands.map(Readiness::verdict).orElse(null),
-                stands.map(Readiness::figures).orElse(List.of()),
-                clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS),
-                Journal.who());
-        promotions.add(List.of(stamped));
-        states.recount(List.of(given.student()));
-        return stamped;
-    }
-
     /** The people as a sheet names them. */
     public Roll roll() {
         return new Roll() {
@@ -317,7 +283,9 @@ public class People {
                 now.fromBefore() ? "" : "from a sheet",
                 null,
                 clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS),
-                Journal.who());
+                Journal.who(),
+                null,
+                null);
         if (corrects) {
             promotions.change(List.of(promotion));
         } else {

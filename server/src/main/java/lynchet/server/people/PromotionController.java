@@ -1,13 +1,16 @@
 package lynchet.server.people;
 
+import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import lynchet.core.people.Promotion;
-import lynchet.core.people.Readiness;
+import lynchet.core.rule.Most;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
 import org.springframework.security.core.Authentication;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -21,13 +24,12 @@ class PromotionController {
 
     private final People people;
     private final Durable durable;
+    private final Promoting promoting;
 
-    private final Roster roster;
-
-    PromotionController(People people, Durable durable, Roster roster) {
+    PromotionController(People people, Durable durable, Promoting promoting) {
         this.people = people;
         this.durable = durable;
-        this.roster = roster;
+        this.promoting = promoting;
     }
 
     /** What a student was given, the oldest first; a viewer is not told why, nor by which figures. */
@@ -44,15 +46,45 @@ class PromotionController {
      */
     @PostMapping
     Promotion give(@RequestBody Promotion promotion) {
-        return durable.write(() -> people.promote(promotion, this::judged));
+        return durable.write(() -> people.inTurn(() -> promoting.give(promotion)));
     }
 
-    /** How the student stands on that ladder at this moment; empty for a first rank and one from before. */
-    private Optional<Readiness> judged(Promotion given) {
-        return given.fromBefore()
-                ? Optional.empty()
-                : roster.of(List.of(given.student()), people.today(), Readiness.Eyes.COACH).get(0).readiness().stream()
-                        .filter(readiness -> readiness.ladder().equals(given.ladder()))
-                        .findFirst();
+    /** The next stripe for several people: which ladder, on which day, to whom. */
+    record Stripes(String ladder, LocalDate date, @Most(200) List<Promoting.Striped> given) {}
+
+    @PostMapping("/stripes")
+    List<Promotion> stripes(@RequestBody Stripes asked) {
+        if (asked.given() == null || asked.given().isEmpty()) {
+            throw Refusal.bad("GIVEN_EMPTY", "/given", "Say to whom.");
+        }
+        if (asked.ladder() == null
+                || asked.given().stream().anyMatch(one -> one == null || one.id() == null || one.student() == null)) {
+            throw Refusal.bad("GIVEN_EMPTY", "/given", "Each needs a student and an id, and all a ladder.");
+        }
+        LocalDate day = asked.date() == null ? people.today() : asked.date();
+        return durable.write(() -> people.inTurn(() -> promoting.stripes(asked.ladder(), day, asked.given())));
+    }
+
+    /** Takes one back that was not announced yet; who did it stays in the journal. */
+    @DeleteMapping("/{id}")
+    Promotion takeBack(@PathVariable String id) {
+        return durable.write(() -> people.inTurn(() -> promoting.takeBack(id)));
+    }
+
+    /** Corrects one that was announced, with a reason; both stay. */
+    @PostMapping("/{id}/correction")
+    Promotion correct(@PathVariable String id, @RequestBody Promoting.Meant meant) {
+        return durable.write(() -> people.inTurn(() -> promoting.correct(id, meant)));
+    }
+
+    /** Which are said aloud. */
+    record Announced(@Most(200) List<String> ids) {}
+
+    @PostMapping("/announce")
+    List<Promotion> announce(@RequestBody Announced asked) {
+        if (asked.ids() == null || asked.ids().isEmpty()) {
+            throw Refusal.bad("GIVEN_EMPTY", "/ids", "Say which.");
+        }
+        return durable.write(() -> people.inTurn(() -> promoting.announce(asked.ids())));
     }
 }

@@ -49,6 +49,11 @@ class PromotionRow extends Row<Promotion> {
     @Column(name = "by_account")
     private String by;
 
+    @Column(name = "announced_on")
+    private LocalDate announced;
+
+    private String corrects;
+
     @ElementCollection
     @CollectionTable(name = "promotion_figure", joinColumns = @JoinColumn(name = "promotion"))
     @OrderColumn(name = "place")
@@ -75,6 +80,8 @@ class PromotionRow extends Row<Promotion> {
         grading = value.grading();
         at = value.at();
         by = value.by();
+        announced = value.announced();
+        corrects = value.corrects();
         figures.clear();
         value.figures().forEach(figure -> figures.add(new FigureRow(figure)));
     }
@@ -95,7 +102,9 @@ class PromotionRow extends Row<Promotion> {
                 reason,
                 grading,
                 at,
-                by);
+                by,
+                announced,
+                corrects);
     }
 
     /** One condition as it stood. */

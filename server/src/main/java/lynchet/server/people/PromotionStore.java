@@ -1,6 +1,7 @@
 package lynchet.server.people;
 
 import jakarta.persistence.EntityManager;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import lynchet.core.club.Parts;
@@ -27,6 +28,29 @@ class PromotionStore extends PartStore<Promotion, PromotionRow> {
                 .getResultList());
     }
 
+    /** Those of a ladder that were not said aloud yet and are no older than a day, and those said aloud since that day. */
+    @Transactional(readOnly = true)
+    List<Promotion> lately(String ladder, LocalDate since) {
+        return core(entities()
+                .createQuery(
+                        from() + "where r.ladder = :ladder and r.fromBefore = false and (r.announced >= :since"
+                                + " or r.announced is null and r.givenOn >= :since) order by r.givenOn, r.at, r.id",
+                        PromotionRow.class)
+                .setParameter("ladder", ladder)
+                .setParameter("since", since)
+                .getResultList());
+    }
+
+    @Override
+    public boolean has(Target target, String id) {
+        int slash = id.indexOf('/');
+        return target == Target.PROMOTION
+                && slash > 0
+                && find(id.substring(slash + 1))
+                        .filter(given -> given.student().equals(id.substring(0, slash)))
+                        .isPresent();
+    }
+
     @Override
     @Transactional(readOnly = true)
     public List<Promotion> pointingAt(Target target, Collection<String> ids, int most) {
@@ -36,6 +60,7 @@ class PromotionStore extends PartStore<Promotion, PromotionRow> {
                     case RANK_OF_LADDER ->
                         "concat(r.ladder, '/', r.toRank) in :ids or concat(r.ladder, '/', r.fromRank) in :ids";
                     case GRADING -> "r.grading in :ids";
+                    case PROMOTION -> "concat(r.student, '/', r.corrects) in :ids";
                     default -> null;
                 };
         return where == null

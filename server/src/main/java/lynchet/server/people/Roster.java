@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BiConsumer;
+import java.util.stream.Collectors;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.people.ClubPace;
 import lynchet.core.people.HeldRank;
@@ -49,6 +50,7 @@ public class Roster {
     private final Taught taught;
     private final JdbcTemplate jdbc;
     private final ClassesMet classesMet;
+    private final BesidesReader besides;
     private final Cache<Seen, Standing> remembered =
             Caffeine.newBuilder().maximumSize(10_000).build();
     private final AtomicLong generation = new AtomicLong();
@@ -61,6 +63,7 @@ public class Roster {
         this.taught = taught;
         this.jdbc = jdbc;
         this.classesMet = new ClassesMet(jdbc);
+        this.besides = new BesidesReader(jdbc);
         states.onChange(this::forget);
     }
 
@@ -87,8 +90,8 @@ public class Roster {
      *
      * @param rusty passed techniques that have faded
      */
-    record Standing(
-            Basis basis,
+    public record Standing(
+            Object basis,
             Student student,
             List<HeldRank> held,
             LocalDate lastSeen,
@@ -130,11 +133,24 @@ public class Roster {
                 .map(OpenSyllabus.Held::student)
                 .distinct()
                 .toList());
+        Map<String, BesidesReader.Known> known = besides.of(close.keySet());
+        Set<String> onIt =
+                all.stream().map(held -> held.student() + " " + held.ladder()).collect(Collectors.toSet());
         for (OpenSyllabus.Held held : all) {
+            String next = now.ladder(held.ladder()).nextLadder();
+            if (next != null && onIt.contains(held.student() + " " + next)) {
+                continue; // they went on there
+            }
             Student student = close.get(held.student());
             boolean isReady = student != null
                     && Readiness.isReady(
-                            seen(student, eyes), held.count(), held.open(), now.ladder(held.ladder()), today, eyes);
+                            seen(student, eyes),
+                            held.count(),
+                            held.open(),
+                            now.ladder(held.ladder()),
+                            today,
+                            eyes,
+                            known.get(held.student()).on(now.ladder(held.ladder()), held.count(), today));
             to.accept(held, isReady);
         }
     }
@@ -171,6 +187,7 @@ public class Roster {
         Map<String, StudentState> stand = states.of(ids);
         Map<String, Map<String, Integer>> recent = recent(ids, now, basis.day());
         ClubPace pace = pace(basis.day());
+        Map<String, BesidesReader.Known> known = besides.of(ids);
         Map<String, Standing> worked = new HashMap<>();
         for (String id : ids) {
             Student student = seen(who.get(id), eyes);
@@ -186,7 +203,7 @@ public class Roster {
                                     .toList(),
                             state.lastSeen(),
                             rusty(state, now.map(), basis.day()),
-                            readiness(student, state, recent.get(id), now, pace, basis.day(), eyes)));
+                            readiness(student, state, recent.get(id), known.get(id), now, pace, basis.day(), eyes)));
         }
         return worked;
     }
@@ -199,17 +216,30 @@ public class Roster {
             Student student,
             StudentState state,
             Map<String, Integer> recent,
+            BesidesReader.Known known,
             Snapshot now,
             ClubPace pace,
             LocalDate today,
             Readiness.Eyes eyes) {
         List<Readiness> all = new ArrayList<>();
         for (Ladder ladder : now.ladders()) {
+            if (ladder.nextLadder() != null && state.heldOn(ladder.nextLadder()).isPresent()) {
+                continue; // they went on there
+            }
             int classes = recent.getOrDefault(ladder.id(), 0);
             Readiness.Question asked = new Readiness.Question(
-                    student, state, classes, ladder, now.map(), now.chainNames(), pace, today, eyes);
+                    student,
+                    state,
+                    classes,
+                    ladder,
+                    now.map(),
+                    now.chainNames(),
+                    pace,
+                    today,
+                    eyes,
+                    known.on(ladder, state.ladders().get(ladder.id()), today));
             Readiness.of(asked)
-                    .map(one -> one.verdict() == Readiness.Verdict.ELIGIBLE ? withPassedOver(one, asked) : one)
+                    .map(one -> one.wantsReason() ? one : withPassedOver(one, asked))
                     .ifPresent(all::add);
         }
         return all;

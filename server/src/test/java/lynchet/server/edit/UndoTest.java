@@ -24,7 +24,7 @@ class UndoTest {
     private static final Word OLD = new Word("uke", "uke", "Japanese", null, "the receiver", null);
     private static final Word NEW = new Word("uke", "uke", "Japanese", null, "the one who receives", null);
 
-    private static final Policy POLICY = new Policy(null, null, 0, false, null, 0, 0, 0, null);
+    private static final Policy POLICY = new Policy(null, null, 0, false, null, 0, 0, 0, null, false, false, false);
 
     private static Club with(List<Word> words, Rank rank) {
         Ladder ladder = new Ladder("adult", "Adult", 0, 0, null, false, List.of(rank), POLICY, null, null, null);

@@ -54,6 +54,8 @@ class PromotionsTest {
                 stands.path("student").asString(),
                 "ladder",
                 stands.path("ladder").asString(),
+                "from",
+                stands.path("rank").asString(),
                 "to",
                 to,
                 "stripes",

@@ -112,6 +112,8 @@ final class DemoGradings {
                 null,
                 grading,
                 day.atTime(20, 0).toInstant(ZoneOffset.UTC),
-                "head");
+                "head",
+                null,
+                null);
     }
 }

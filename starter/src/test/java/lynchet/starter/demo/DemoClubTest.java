@@ -90,7 +90,8 @@ class DemoClubTest {
                                             Map.of(),
                                             pace,
                                             today,
-                                            Readiness.Eyes.COACH))
+                                            Readiness.Eyes.COACH,
+                                            Readiness.Besides.NOTHING))
                                     .stream());
                 })
                 .map(Readiness::verdict)

@@ -1,0 +1,27 @@
+package lynchet.core.promote;
+
+import java.util.List;
+import lynchet.core.rule.Most;
+import lynchet.core.rule.Say;
+
+/**
+ * Belts of one colour and size that the club has in its cupboard.
+ *
+ * @param colours as a rank names them, one or two
+ * @param size as belts are sold
+ * @param count how many there are, 0 to 1000
+ */
+public record Belt(
+        String id,
+        @Most(20) List<@Most(20) String> colours,
+        @Most(12) String size,
+        int count) {
+
+    public Belt {
+        Say.id("a belt", id);
+        colours = Say.list(colours);
+        Say.within("the colours of belt " + id, colours.size(), 1, 2);
+        Say.text("the size of belt " + id, size);
+        Say.within("the count of belt " + id, count, 0, 1000);
+    }
+}

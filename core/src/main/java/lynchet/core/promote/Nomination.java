@@ -1,0 +1,43 @@
+package lynchet.core.promote;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import lynchet.core.rule.Most;
+import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A coach puts somebody forward for the next rank of a ladder at a window; the head coach decides.
+ *
+ * @param rank id of the rank they hold while they are put forward; once they hold another one it is over
+ * @param window the first day of the window's month
+ * @param at when it was said
+ * @param by account of the coach who said so
+ */
+public record Nomination(
+        String id,
+        String student,
+        String ladder,
+        String rank,
+        LocalDate window,
+        @Most(300) String note,
+        @Nullable Instant at,
+        @Most(40) @Nullable String by) {
+
+    public Nomination {
+        Say.id("a nomination", id);
+        Say.there("the student of nomination " + id, student);
+        Say.there("the ladder of nomination " + id, ladder);
+        Say.there("the rank of nomination " + id, rank);
+        Say.there("the window of nomination " + id, window);
+        if (window.getDayOfMonth() != 1) {
+            throw new IllegalArgumentException("the window of nomination " + id + " is the first of a month");
+        }
+        note = note == null ? "" : note;
+    }
+
+    /** The same nomination, as the house writes down who said so and when. */
+    public Nomination stamped(@Nullable Instant when, @Nullable String account) {
+        return new Nomination(id, student, ladder, rank, window, note, when, account);
+    }
+}

@@ -1,0 +1,132 @@
+package lynchet.core.people;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.TreeSet;
+import java.util.stream.LongStream;
+import lynchet.core.club.TinyClub;
+import lynchet.core.map.TinyMap;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.rank.Ladder;
+import lynchet.core.rank.Policy;
+import lynchet.core.rank.Rank;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** The rank held is what the promotions that stand say, whatever was corrected and in whatever order it came in. */
+class HeldRankTest {
+
+    private static final LocalDate DAY = LocalDate.of(2026, 1, 5);
+    private static final List<String> RANKS = List.of("white", "yellow", "orange");
+
+    private static Promotion given(String id, String to, int stripes, LocalDate day, int second, String corrects) {
+        return new Promotion(
+                id,
+                "ana",
+                "adult",
+                null,
+                to,
+                stripes,
+                day,
+                false,
+                null,
+                null,
+                null,
+                null,
+                Instant.EPOCH.plusSeconds(second),
+                "head",
+                null,
+                corrects);
+    }
+
+    @Test
+    void aCorrectionStandsInThePlaceOfWhatItCorrects() {
+        List<Promotion> all = new ArrayList<>(
+                List.of(given("a", "white", 0, DAY, 0, null), given("b", "orange", 0, DAY.plusDays(10), 1, null)));
+        assertThat(HeldRank.of(all).get("adult").rank()).isEqualTo("orange");
+        all.add(given("c", "yellow", 1, DAY.plusDays(9), 2, "b"));
+        assertThat(HeldRank.of(all).get("adult")).isEqualTo(new HeldRank("adult", "yellow", 1, DAY.plusDays(9), false));
+        all.add(given("d", "yellow", 2, DAY.plusDays(9), 3, "c"));
+        assertThat(HeldRank.of(all).get("adult").stripes()).isEqualTo(2);
+        assertThat(HeldRank.standing(all)).extracting(Promotion::id).containsExactly("a", "d");
+    }
+
+    static LongStream seeds() {
+        return LongStream.range(0, 500);
+    }
+
+    /** Given, corrected, taken back, in any order: the state says what plain loops over the records say. */
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void theStateEqualsASlowFold(long seed) {
+        Random random = new Random(seed);
+        List<Promotion> promotions = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            String corrects = promotions.isEmpty() || random.nextInt(3) > 0
+                    ? null
+                    : promotions.get(random.nextInt(promotions.size())).id();
+            promotions.add(given(
+                    "p" + i,
+                    RANKS.get(random.nextInt(3)),
+                    random.nextInt(3),
+                    DAY.plusDays(random.nextInt(40)),
+                    random.nextInt(5),
+                    corrects));
+            if (random.nextInt(5) == 0) {
+                promotions.remove(random.nextInt(promotions.size()));
+            }
+        }
+        List<TrainingClass> classes = new ArrayList<>();
+        for (int i = 0; i < 25; i++) {
+            classes.add(
+                    TinyClub.trained("c" + i, DAY.plusDays(random.nextInt(60)), "all", null, random.nextInt(8) == 0));
+        }
+        boolean oneADay = random.nextBoolean();
+        Policy policy = new Policy(null, null, 0, oneADay, null, 0, 0, 0, null, false, false, false);
+        List<Rank> ranks = RANKS.stream()
+                .map(id -> new Rank(id, id, List.of("white"), 3, 0, 0, List.of()))
+                .toList();
+        Ladder ladder = new Ladder("adult", "Adult", 0, 0, null, false, ranks, policy, null, null, null);
+        StudentState state = new StudentRecord(
+                        "ana", promotions, classes, null, null, java.util.Map.of(), null, java.util.Map.of(), null)
+                .state(List.of(ladder), new TinyMap().map());
+
+        Promotion last = null;
+        LocalDate since = null;
+        List<Promotion> left = new ArrayList<>(promotions);
+        left.removeIf(p -> promotions.stream().anyMatch(q -> p.id().equals(q.corrects())));
+        while (!left.isEmpty()) {
+            Promotion first = left.get(0);
+            for (Promotion p : left) {
+                if (p.date().isBefore(first.date())
+                        || p.date().equals(first.date())
+                                && (p.at().isBefore(first.at())
+                                        || p.at().equals(first.at()) && p.id().compareTo(first.id()) < 0)) {
+                    first = p;
+                }
+            }
+            left.remove(first);
+            since = last != null && last.to().equals(first.to()) ? since : first.date();
+            last = first;
+        }
+        if (last == null) {
+            assertThat(state.ladders()).isEmpty();
+            return;
+        }
+        LadderCount count = state.ladders().get("adult");
+        assertThat(count.held()).isEqualTo(new HeldRank("adult", last.to(), last.stripes(), since, false));
+        TreeSet<String> counted = new TreeSet<>();
+        for (TrainingClass c : classes) {
+            if (!c.cancelled() && !c.date().isBefore(since)) {
+                counted.add(oneADay ? c.date().toString() : c.id());
+            }
+        }
+        assertThat(count.classes()).isEqualTo(counted.size());
+    }
+}

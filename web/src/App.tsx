@@ -29,6 +29,8 @@ const FaultsPage = lazy(() => import('./people/FaultsPage').then((m) => ({ defau
 const ProgressSheet = lazy(() =>
   import('./people/ProgressSheet').then((m) => ({ default: m.ProgressSheet })),
 );
+const BoardPage = lazy(() => import('./promote/BoardPage').then((m) => ({ default: m.BoardPage })));
+const SlipsPage = lazy(() => import('./promote/SlipsPage').then((m) => ({ default: m.SlipsPage })));
 const IncidentsPage = lazy(() =>
   import('./people/IncidentsPage').then((m) => ({ default: m.IncidentsPage })),
 );
@@ -100,6 +102,8 @@ export function App() {
               <Route path="/mat/:id" element={<MatPage />} />
               <Route path="/people" element={<PeoplePage />} />
               <Route path="/people/faults" element={<FaultsPage />} />
+              <Route path="/people/promotions" element={<BoardPage />} />
+              <Route path="/people/promotions/slips" element={<SlipsPage />} />
               <Route path="/people/incidents" element={<IncidentsPage />} />
               <Route path="/people/incidents/:id" element={<IncidentPage />} />
               <Route path="/people/new" element={<PersonPage />} />

@@ -236,7 +236,7 @@ function NewLimit({
   );
 }
 
-function NewHold({
+export function NewHold({
   today,
   sending,
   onDone,

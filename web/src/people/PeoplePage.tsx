@@ -43,6 +43,7 @@ export function PeoplePage() {
           </Button>
         )}
         <Link to="/people/faults">Faults</Link>
+        {role !== 'VIEWER' && <Link to="/people/promotions">Promotions</Link>}
         {role !== 'VIEWER' && <Link to="/people/incidents">Incidents</Link>}
       </PageHead>
       <Loaded query={ladders}>

@@ -19,7 +19,7 @@ import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
 import { count, date, daysBefore } from '../ui/words';
-import { when } from './missing';
+import { isMet, when } from './missing';
 import classes from './ProgressSheet.module.css';
 
 /** One page for a student or a parent: what is passed, what comes next, classes and dates. No notes, no health, no marks of others. */
@@ -143,7 +143,7 @@ function OnLadder({
         <>
           <h4>
             Towards {next.name.toLowerCase()}
-            {towards.verdict === 'ELIGIBLE' ? ': everything is there' : about && `: ${about}`}
+            {isMet(towards) ? ': everything is there' : about && `: ${about}`}
           </h4>
           <ul className={classes.conditions}>
             {towards.conditions

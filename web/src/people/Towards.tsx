@@ -1,6 +1,16 @@
+import { Link } from 'react-router';
 import type { LadderView, Readiness } from '../api/types';
 import { count, date, percent, VERDICT } from '../ui/words';
+import { isMet } from './missing';
 import classes from './StudentPage.module.css';
+
+/** Where the classes and marks stand that a figure counts. */
+const FROM: Partial<Record<Readiness['conditions'][number]['code'], string>> = {
+  CLASSES: '?tab=trail',
+  TIME_IN_RANK: '?tab=trail',
+  SYLLABUS: '',
+  FALLS: '',
+};
 
 /** What is missing for the next rank, and about when it will be there. */
 export function Towards({ readiness, ladders }: { readiness: Readiness; ladders: LadderView[] }) {
@@ -33,7 +43,13 @@ export function Towards({ readiness, ladders }: { readiness: Readiness; ladders:
               {condition.met ? '✓' : '○'}
             </span>
             <div>
-              <strong>{condition.label}</strong>
+              <strong>
+                {FROM[condition.code] !== undefined ? (
+                  <Link to={`/people/${readiness.student}${FROM[condition.code]}`}>{condition.label}</Link>
+                ) : (
+                  condition.label
+                )}
+              </strong>
               {condition.need && (
                 <span className="quiet">
                   {' '}
@@ -59,7 +75,7 @@ export function Towards({ readiness, ladders }: { readiness: Readiness; ladders:
           met and no hold.
         </p>
       )}
-      {readiness.window && readiness.verdict !== 'ELIGIBLE' && (
+      {readiness.window && !isMet(readiness) && (
         <p>The first promotion window after everything is there: {date(readiness.window)}.</p>
       )}
       <p className="quiet">

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { LadderView, RosterRow } from '../api/types';
 import { Belt } from '../ui/Belt';
 import { count, date, daysBefore, isNow, plain, VERDICT } from '../ui/words';
-import { ago, missing, when } from './missing';
+import { ago, isMet, missing, when } from './missing';
 import classes from './PeoplePage.module.css';
 
 /** Who is ticked, and how to tick somebody. */
@@ -114,9 +114,7 @@ function NextRank({ row: { readiness } }: { row: RosterRow }) {
       {readiness.passedOver > 1 && (
         <div className="quiet">passed over at {count(readiness.passedOver, 'window', 'windows')}</div>
       )}
-      {readiness.nextRank && readiness.verdict !== 'ELIGIBLE' && (
-        <div className="quiet">{missing(readiness)}</div>
-      )}
+      {readiness.nextRank && !isMet(readiness) && <div className="quiet">{missing(readiness)}</div>}
     </>
   );
 }

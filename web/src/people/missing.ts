@@ -13,9 +13,12 @@ export function missing({ conditions }: Readiness, most = 2): string {
   return [...said, ...(more > 0 ? [`${more} more`] : [])].join(' · ');
 }
 
+/** Whether everything is there, put forward or not. */
+export const isMet = ({ verdict }: Readiness) => verdict === 'ELIGIBLE' || verdict === 'CANDIDATE';
+
 /** About when it will all be there; null: it cannot be told. */
 export function when(readiness: Readiness): string | null {
-  if (readiness.verdict === 'ELIGIBLE') return null;
+  if (isMet(readiness)) return null;
   if (readiness.window) return `about ${date(readiness.window)}`;
   return readiness.projection ? null : 'not attending, so no date';
 }

@@ -1,6 +1,6 @@
 import type { LadderView, RosterRow, Track } from '../api/types';
 import { VERDICT } from '../ui/words';
-import { ageOn, missing } from './missing';
+import { ageOn, isMet, missing } from './missing';
 
 type Cell = string | number | null;
 
@@ -50,7 +50,7 @@ function line(row: RosterRow, views: LadderView[], tracks: Track[], today: strin
     held?.since ?? null,
     row.lastSeen,
     readiness ? (readiness.nextRank ? VERDICT[readiness.verdict] : 'Top of the ladder') : null,
-    readiness?.nextRank && readiness.verdict !== 'ELIGIBLE' ? missing(readiness) : null,
+    readiness?.nextRank && !isMet(readiness) ? missing(readiness) : null,
     student.memberUntil,
   ];
 }

@@ -113,7 +113,7 @@ final class DemoGradings {
                 grading,
                 day.atTime(20, 0).toInstant(ZoneOffset.UTC),
                 "head",
-                null,
+                fromBefore ? null : day,
                 null);
     }
 }

@@ -30,6 +30,7 @@ const ProgressSheet = lazy(() =>
   import('./people/ProgressSheet').then((m) => ({ default: m.ProgressSheet })),
 );
 const BoardPage = lazy(() => import('./promote/BoardPage').then((m) => ({ default: m.BoardPage })));
+const ChartsPage = lazy(() => import('./promote/ChartsPage').then((m) => ({ default: m.ChartsPage })));
 const SlipsPage = lazy(() => import('./promote/SlipsPage').then((m) => ({ default: m.SlipsPage })));
 const IncidentsPage = lazy(() =>
   import('./people/IncidentsPage').then((m) => ({ default: m.IncidentsPage })),
@@ -104,6 +105,7 @@ export function App() {
               <Route path="/people/faults" element={<FaultsPage />} />
               <Route path="/people/promotions" element={<BoardPage />} />
               <Route path="/people/promotions/slips" element={<SlipsPage />} />
+              <Route path="/people/charts" element={<ChartsPage />} />
               <Route path="/people/incidents" element={<IncidentsPage />} />
               <Route path="/people/incidents/:id" element={<IncidentPage />} />
               <Route path="/people/new" element={<PersonPage />} />

@@ -1,6 +1,7 @@
 import { useBeen, useCalendar, usePromotions, useSession, useToday } from '../api/queries';
-import type { Been, LadderView, ProgressView, Promotion } from '../api/types';
-import { Belt } from '../ui/Belt';
+import type { Been, LadderView, ProgressView } from '../api/types';
+import { Given } from '../promote/Given';
+import { Merits } from '../promote/Merits';
 import { Loaded } from '../ui/States';
 import { count, date, daysBefore, plain } from '../ui/words';
 import { AttendanceCard } from './AttendanceCard';
@@ -18,7 +19,8 @@ export function Trail({ view, ladders }: { view: ProgressView; ladders: LadderVi
     <>
       <Loaded query={been}>{(all) => <Year today={now} been={all} />}</Loaded>
       <AttendanceCard view={view} ladders={ladders} />
-      <Loaded query={promotions}>{(all) => <Belts promotions={all} ladders={ladders} />}</Loaded>
+      <Loaded query={promotions}>{(all) => <Given promotions={all} ladders={ladders} />}</Loaded>
+      {role !== 'VIEWER' && <Merits student={view.student} />}
       {role !== 'VIEWER' && <Incidents student={view.student} />}
     </>
   );
@@ -88,37 +90,6 @@ function Year({ today, been }: { today: string; been: Been[] }) {
           ))}
         </ul>
       </details>
-    </section>
-  );
-}
-
-function Belts({ promotions, ladders }: { promotions: Promotion[]; ladders: LadderView[] }) {
-  if (promotions.length === 0) return null;
-  return (
-    <section aria-label="Belts and stripes">
-      <h2>Belts and stripes</h2>
-      <ul className={classes.belts}>
-        {[...promotions].reverse().map((given) => {
-          const rank = ladders
-            .find((one) => one.ladder.id === given.ladder)
-            ?.ladder.ranks.find((one) => one.id === given.to);
-          return (
-            <li key={given.id}>
-              {rank && <Belt colours={rank.colours} stripes={given.stripes} of={rank.stripes} />}
-              <span>
-                {rank?.name ?? given.to}
-                {given.from === given.to && `, stripe ${given.stripes}`}
-                <span className="quiet">
-                  {' '}
-                  {date(given.date)}
-                  {given.fromBefore ? ', from before' : given.by && `, ${given.by}`}
-                  {given.reason && `: ${given.reason}`}
-                </span>
-              </span>
-            </li>
-          );
-        })}
-      </ul>
     </section>
   );
 }

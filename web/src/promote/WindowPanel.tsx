@@ -5,6 +5,7 @@ import type { BoardView, Ladder, LadderView } from '../api/types';
 import { count, date } from '../ui/words';
 import classes from './Board.module.css';
 import { monthOf } from './BoardPage';
+import { Counting } from './Counting';
 import { Cupboard } from './Cupboard';
 import { HandOvers } from './HandOvers';
 import type { Decide } from './useDecide';
@@ -80,6 +81,14 @@ export function WindowPanel({ view, ladder, views, decide }: Props) {
       </section>
       <Cupboard ladder={ladder} />
       <HandOvers ladder={ladder} views={views} />
+      <section aria-label="Policy">
+        <h3>Policy</h3>
+        {isHead &&
+          views
+            .filter((one) => one.ladder.id === ladder.id)
+            .map((one) => <Counting key={one.policyTag} view={one} />)}
+        <Link to={`/people/charts?ladder=${ladder.id}`}>A month’s home chart to print</Link>
+      </section>
     </>
   );
 }

@@ -102,6 +102,12 @@ final class Coach implements AutoCloseable {
         driver.get(base + path);
     }
 
+    /** Goes to another screen without leaving the page, as a link does. */
+    void goWithin(String path) {
+        driver.executeScript(
+                "history.pushState({}, '', arguments[0]); dispatchEvent(new PopStateEvent('popstate'))", path);
+    }
+
     /** Opens a whole address, as somebody does who was sent it. */
     void goTo(String address) {
         driver.get(address);

@@ -2,6 +2,7 @@ package lynchet.core.promote;
 
 import java.util.List;
 import lynchet.core.rule.Most;
+import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
 
 /**
@@ -20,7 +21,9 @@ public record Belt(
     public Belt {
         Say.id("a belt", id);
         colours = Say.list(colours);
-        Say.within("the colours of belt " + id, colours.size(), 1, 2);
+        if (colours.isEmpty() || colours.size() > 2) {
+            throw new Nonsense(Nonsense.Rule.TOO_MANY, "the colours of belt " + id + " are one or two");
+        }
         Say.text("the size of belt " + id, size);
         Say.within("the count of belt " + id, count, 0, 1000);
     }

@@ -105,6 +105,11 @@ public record Ladder(
                 id, name, fromAge, toAge, ruleset, examList, ranks, policy, nextLadder, handOver, otherTracks);
     }
 
+    /** The same ladder under another policy. */
+    public Ladder under(Policy other) {
+        return new Ladder(id, name, fromAge, toAge, ruleset, examList, ranks, other, nextLadder, handOver, tracks);
+    }
+
     public Ladder withRank(Rank changed) {
         List<Rank> all = ranks.stream()
                 .map(r -> r.id().equals(changed.id()) ? changed : r)

@@ -12,6 +12,8 @@ import lynchet.core.people.Promotion;
 import lynchet.core.people.Readiness;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
+import lynchet.core.rule.Most;
+import lynchet.core.rule.Say;
 import lynchet.server.club.Known;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Journal;
@@ -129,7 +131,12 @@ public class Promoting {
     }
 
     /** Somebody who is given the next stripe, and the id under which it is kept. */
-    public record Striped(String id, String student) {}
+    public record Striped(String id, String student) {
+        public Striped {
+            Say.id("a promotion", id);
+            Say.there("the student of promotion " + id, student);
+        }
+    }
 
     /** Takes one back that was not announced yet, and that nothing was given upon. */
     @Transactional
@@ -164,7 +171,13 @@ public class Promoting {
             String to,
             int stripes,
             LocalDate date,
-            @lynchet.core.rule.Most(300) String reason) {}
+            @Most(300) String reason) {
+        public Meant {
+            Say.id("a promotion", id);
+            Say.there("the rank of promotion " + id, to);
+            Say.there("the day of promotion " + id, date);
+        }
+    }
 
     /** Puts another one in the place of one that was announced; both stay in the history. */
     @Transactional

@@ -57,9 +57,8 @@ class PromotionController {
         if (asked.given() == null || asked.given().isEmpty()) {
             throw Refusal.bad("GIVEN_EMPTY", "/given", "Say to whom.");
         }
-        if (asked.ladder() == null
-                || asked.given().stream().anyMatch(one -> one == null || one.id() == null || one.student() == null)) {
-            throw Refusal.bad("GIVEN_EMPTY", "/given", "Each needs a student and an id, and all a ladder.");
+        if (asked.ladder() == null) {
+            throw Refusal.bad("GIVEN_EMPTY", "/ladder", "Say on which ladder.");
         }
         LocalDate day = asked.date() == null ? people.today() : asked.date();
         return durable.write(() -> people.inTurn(() -> promoting.stripes(asked.ladder(), day, asked.given())));

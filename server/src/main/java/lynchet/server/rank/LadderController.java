@@ -1,9 +1,11 @@
 package lynchet.server.rank;
 
+import java.time.Month;
 import java.util.List;
 import java.util.Map;
 import lynchet.core.club.Parts;
 import lynchet.core.rank.Ladder;
+import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusCheck;
 import lynchet.core.rank.SyllabusGroup;
@@ -40,12 +42,26 @@ class LadderController {
     }
 
     /** A ladder with the first rank that teaches each technique and the tag of each rank, for saving it. */
-    record LadderView(Ladder ladder, Map<String, String> taughtAt, Map<String, String> tags) {}
+    record LadderView(Ladder ladder, Map<String, String> taughtAt, Map<String, String> tags, String policyTag) {}
 
     /** One rank's findings and how much of its time the syllabus takes. */
     record RankCheck(String rank, List<Finding> findings, double minutesNeeded, double minutesAvailable) {}
 
     record Syllabus(List<SyllabusGroup> groups) {}
+
+    /**
+     * What counts on a ladder and when belts are given.
+     *
+     * @param promotionMonths none: any month
+     * @param classesPerStripe 0 to 1000
+     */
+    record Counting(
+            List<Month> promotionMonths,
+            int classesPerStripe,
+            boolean oneClassADay,
+            boolean seminars,
+            boolean chart,
+            boolean conduct) {}
 
     @GetMapping
     List<LadderView> all() {
@@ -60,7 +76,7 @@ class LadderController {
     private LadderView view(Ladder ladder) {
         Map<String, String> tags = new java.util.TreeMap<>();
         ladder.ranks().forEach(rank -> tags.put(rank.id(), ETags.of(rank)));
-        return new LadderView(ladder, ladder.taughtAt(taught.now().map()), tags);
+        return new LadderView(ladder, ladder.taughtAt(taught.now().map()), tags, ETags.of(ladder.policy()));
     }
 
     @GetMapping("/{id}/check")
@@ -81,6 +97,45 @@ class LadderController {
                             load.available());
                 })
                 .toList();
+    }
+
+    /** Says what counts; the rest of the policy stays. */
+    @PutMapping("/{id}/counting")
+    ResponseEntity<Policy> counting(
+            @PathVariable String id,
+            @RequestHeader(name = "If-Match", required = false) String tag,
+            @RequestBody Counting counting) {
+        if (counting.classesPerStripe() < 0 || counting.classesPerStripe() > 1000) {
+            throw Refusal.bad("OUT_OF_RANGE", "/classesPerStripe", "Say 0 to 1000 classes for a stripe.");
+        }
+        Edits.Changed changed = edits.taught(club -> {
+            Ladder ladder = Snapshot.ladder(club, id);
+            ETags.match(tag, ladder.policy(), id);
+            Policy before = ladder.policy();
+            Policy after = new Policy(
+                    before.stripes(),
+                    before.belt(),
+                    counting.classesPerStripe(),
+                    counting.oneClassADay(),
+                    counting.promotionMonths() == null
+                            ? List.of()
+                            : counting.promotionMonths().stream()
+                                    .distinct()
+                                    .sorted()
+                                    .map(Month::getValue)
+                                    .toList(),
+                    before.techniqueMinutes(),
+                    before.classesAWeek(),
+                    before.attendanceShare(),
+                    before.standing(),
+                    counting.seminars(),
+                    counting.chart(),
+                    counting.conduct());
+            return club.changing(Parts.LADDERS, all -> all.stream()
+                    .map(one -> one.id().equals(id) ? ladder.under(after) : one)
+                    .toList());
+        });
+        return ETags.tagged(Snapshot.ladder(changed.after(), id).policy());
     }
 
     @PutMapping("/{id}/ranks/{rank}/syllabus")

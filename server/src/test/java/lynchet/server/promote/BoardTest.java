@@ -13,7 +13,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Before a window: put forward by coaches, decided by the head coach, taken back, announced, corrected. */
 @ExtendWith(RunningClub.class)
@@ -265,11 +264,31 @@ class BoardTest {
 
     @Test
     void aSeminarAndAChartCountWhereThePolicySaysSo() {
-        ObjectNode archive = (ObjectNode) head.get("/api/archive").json();
-        for (JsonNode ladder : archive.path("ladders")) {
-            ((ObjectNode) ladder.path("policy")).put("seminars", true).put("chart", true);
-        }
-        head.post("/api/archive?mode=replace", archive.toString()).expect(200);
+        JsonNode ladder = head.get("/api/ladders/adult").expect(200).json();
+        Map<String, Object> counting = Map.of(
+                "promotionMonths",
+                List.of("MARCH", "NOVEMBER"),
+                "classesPerStripe",
+                24,
+                "oneClassADay",
+                true,
+                "seminars",
+                true,
+                "chart",
+                true,
+                "conduct",
+                false);
+        head.put(
+                        "/api/ladders/adult/counting",
+                        counting,
+                        ladder.path("policyTag").asString())
+                .expect(200);
+        assertThat(head.put(
+                                "/api/ladders/adult/counting",
+                                counting,
+                                ladder.path("policyTag").asString())
+                        .status())
+                .isEqualTo(412);
         assertThat(condition("ngozi-hartfell", "CHART").path("met").asBoolean()).isFalse();
         int before = condition("ngozi-hartfell", "CLASSES").path("have").asInt(-1);
         String text = condition("ngozi-hartfell", "CLASSES").path("have").asString();

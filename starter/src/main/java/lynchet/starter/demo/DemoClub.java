@@ -106,6 +106,9 @@ public final class DemoClub {
                 .with(Parts.ASKS, DemoPeople.asks(today))
                 .with(Parts.INCIDENTS, DemoIncidents.of(today, past))
                 .with(Parts.CREDITS, DemoPeople.credits(today))
+                .with(Parts.NOMINATIONS, DemoWindow.nominations(today, ladders))
+                .with(Parts.MERITS, DemoWindow.merits(today))
+                .with(Parts.BELTS, DemoWindow.belts())
                 .with(Parts.GRADINGS, DemoGradings.of(today, people, adult))
                 .with(Parts.ROUNDS, new DemoRounds(map, ladders, random).of(people, past, attended, tournament));
     }

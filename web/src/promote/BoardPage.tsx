@@ -97,6 +97,18 @@ function OneLadder({ views }: { views: LadderView[] }) {
             isTable={isTable(view)}
             chosen={params.get('who')}
             onChoose={(who) => set('who', who)}
+            rank={params.get('rank')}
+            onRank={(rank) =>
+              setParams(
+                (before) => {
+                  before.set('as', 'table');
+                  if (rank) before.set('rank', rank);
+                  else before.delete('rank');
+                  return before;
+                },
+                { replace: true },
+              )
+            }
           />
         )}
       </Loaded>
@@ -111,9 +123,12 @@ type BoardProps = {
   isTable: boolean;
   chosen: string | null;
   onChoose: (student: string | null) => void;
+  /** The one rank that the table shows; null: all. */
+  rank: string | null;
+  onRank: (rank: string | null) => void;
 };
 
-function Board({ view, ladder, views, isTable, chosen, onChoose }: BoardProps) {
+function Board({ view, ladder, views, isTable, chosen, onChoose, rank, onRank }: BoardProps) {
   const decide = useDecide(ladder, view.window);
   const today = useToday();
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
@@ -146,6 +161,18 @@ function Board({ view, ladder, views, isTable, chosen, onChoose }: BoardProps) {
         </div>
         {isTable ? (
           <>
+            <div className={classes.ticked}>
+              <Select
+                aria-label="Rank"
+                w={170}
+                size="sm"
+                placeholder="Any rank"
+                clearable
+                data={ladder.ranks.map((each) => ({ value: each.id, label: each.name }))}
+                value={rank}
+                onChange={onRank}
+              />
+            </div>
             {chosenOnes.length > 0 && (
               <div className={classes.ticked}>
                 <strong>{chosenOnes.length} ticked</strong>
@@ -164,7 +191,7 @@ function Board({ view, ladder, views, isTable, chosen, onChoose }: BoardProps) {
             )}
             <BoardTable
               ladder={ladder}
-              standing={view.standing}
+              standing={view.standing.filter((each) => !rank || each.flag.rank === rank)}
               chosen={chosen}
               onChoose={onChoose}
               ticked={ticked}
@@ -179,7 +206,13 @@ function Board({ view, ladder, views, isTable, chosen, onChoose }: BoardProps) {
             />
           </>
         ) : (
-          <Hill ladder={ladder} standing={view.standing} chosen={chosen} onChoose={onChoose} />
+          <Hill
+            ladder={ladder}
+            standing={view.standing}
+            chosen={chosen}
+            onChoose={onChoose}
+            onRank={onRank}
+          />
         )}
       </section>
       <div ref={panel} className={classes.beside}>

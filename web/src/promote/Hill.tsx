@@ -3,23 +3,26 @@ import type { Ladder, OnBank } from '../api/types';
 import { Belt } from '../ui/Belt';
 import classes from './Hill.module.css';
 import { CLOTH, clothOf, Section } from './hill';
-import { SIGNS } from './signs';
+import { folded, SIGNS } from './signs';
 
 type Props = {
   ladder: Ladder;
   standing: OnBank[];
   chosen: string | null;
   onChoose: (student: string) => void;
+  /** Everybody of one rank is wanted. */
+  onRank: (rank: string) => void;
 };
 
 const says = ({ flag, name, calledBy, passedOver }: OnBank) =>
   `${calledBy}: ${name}, ${flag.met} of ${flag.of} conditions, ${SIGNS[flag.sign].says}${passedOver > 0 && flag.sign === 'PUT_FORWARD' ? `, passed over at ${passedOver}` : ''}`;
 
 /** The ladder's hill in section, a flag for each student as far up their bank as they have met. */
-export function Hill({ ladder, standing, chosen, onChoose }: Props) {
+export function Hill({ ladder, standing, chosen, onChoose, onRank }: Props) {
   const { ref, width, height } = useElementSize();
   const ranks = ladder.ranks.slice(0, -1); // from the last one nobody goes on
-  const flags = standing
+  const { shown, more } = folded(standing);
+  const flags = shown
     .map((one) => ({ one, bank: ranks.findIndex((rank) => rank.id === one.flag.rank) }))
     .filter(({ bank }) => bank >= 0);
   const hill = new Section(Math.max(1, ranks.length), Math.max(width, 300), Math.max(height, 420));
@@ -83,6 +86,12 @@ export function Hill({ ladder, standing, chosen, onChoose }: Props) {
         })}
         {ranks.map((rank, n) => (
           <div key={rank.id} className={classes.rank} style={{ left: n * hill.bank, width: hill.bank }}>
+            {more.has(rank.id) && (
+              <button type="button" className={classes.more} onClick={() => onRank(rank.id)}>
+                {shown.some(({ flag }) => flag.rank === rank.id) ? 'and ' : ''}
+                {more.get(rank.id)} on the way
+              </button>
+            )}
             <strong>{rank.name}</strong>
             <Belt colours={rank.colours} stripes={0} of={rank.stripes} width={Math.min(84, hill.bank - 12)} />
           </div>

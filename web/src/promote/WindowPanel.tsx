@@ -12,6 +12,12 @@ import type { Decide } from './useDecide';
 
 type Props = { view: BoardView; ladder: Ladder; views: LadderView[]; decide: Decide };
 
+/** So many are named before the rest is a number. */
+const NAMED = 16;
+
+/** So many are given in one go. */
+const AT_ONCE = 200;
+
 /** The window itself: stripes that are due, what was given, belts to order, who goes on at another ladder. */
 export function WindowPanel({ view, ladder, views, decide }: Props) {
   const isHead = useSession().data?.role === 'HEAD';
@@ -25,10 +31,21 @@ export function WindowPanel({ view, ladder, views, decide }: Props) {
       {due.length > 0 && (
         <section aria-label="Stripes due">
           <h3>{count(due.length, 'stripe is', 'stripes are')} due by classes</h3>
-          <p>{due.map((one) => one.calledBy).join(', ')}</p>
+          <p>
+            {due
+              .slice(0, NAMED)
+              .map((one) => one.calledBy)
+              .join(', ')}
+            {due.length > NAMED && ` and ${due.length - NAMED} more`}
+          </p>
           {isHead && (
-            <Button variant="default" loading={decide.sending} onClick={() => decide.stripes(due)}>
-              Give {due.length === 1 ? 'it' : `all ${due.length}`}
+            <Button
+              variant="default"
+              loading={decide.sending}
+              onClick={() => decide.stripes(due.slice(0, AT_ONCE))}
+            >
+              Give{' '}
+              {due.length === 1 ? 'it' : due.length > AT_ONCE ? `the first ${AT_ONCE}` : `all ${due.length}`}
             </Button>
           )}
         </section>

@@ -55,6 +55,7 @@ export type BeltKind = S['Belt'];
 export type Merit = S['Merit'];
 export type Nomination = S['Nomination'];
 export type Sign = S['Flag']['sign'];
+export type Tally = S['Tally'];
 export type Credit = S['Credit'];
 export type Consent = S['Consent'];
 export type Been = S['Been'];

@@ -1,12 +1,14 @@
 import { Button } from '@mantine/core';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../api/client';
-import type { MapIndex } from '../api/queries';
+import { type MapIndex, useNames } from '../api/queries';
 import type { Block, ClassSheet } from '../api/types';
 import { useRecord } from '../record/Recording';
 import { useNotices } from '../ui/Notices';
 import { plain } from '../ui/words';
 import classes from './MatPage.module.css';
+import { RoomFaults } from './RoomFaults';
 
 type Props = { map: MapIndex; sheet: ClassSheet; readOnly: boolean };
 
@@ -49,6 +51,9 @@ const SIDES = { BOTH: 'each side', RIGHT: 'right only', LEFT: 'left only' } as c
 function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
   const record = useRecord();
   const say = useNotices();
+  const names = useNames().data;
+  const [except, setExcept] = useState<string[]>([]);
+  const calledBy = (id: string) => names?.find((one) => one.id === id)?.calledBy ?? 'somebody';
   const technique = map.technique.get(block.technique);
   const fault = technique?.faults.find((f) => f.id === block.watchFault);
   const logged = sheet.practice.find((p) => p.blockId === block.id && !p.student && !p.withdrawn);
@@ -64,7 +69,7 @@ function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
       reps: dose.reps,
       part: block.kind === 'PART_DRILL',
       role: 'PERFORMER' as const,
-      except: [],
+      except,
       withdrawn: false,
     };
     try {
@@ -104,7 +109,8 @@ function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
         ))}
       {logged && (
         <p className={classes.logged}>
-          Logged: {logged.reps} reps {SIDES[logged.side]}, for everyone here{' '}
+          Logged: {logged.reps} reps {SIDES[logged.side]}, for everyone here
+          {logged.except.length > 0 && ` but ${logged.except.map(calledBy).join(', ')}`}{' '}
           {!readOnly && (
             <Button variant="subtle" size="compact-md" onClick={() => takeBack(logged.id)}>
               Take back
@@ -113,15 +119,44 @@ function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
         </p>
       )}
       {!logged && !readOnly && block.technique && block.dose && (
-        <Button
-          size="md"
-          variant="default"
-          disabled={sheet.attendance.length === 0}
-          onClick={() => block.dose && log(block.dose)}
-        >
-          Log {block.dose.reps} reps {SIDES[block.dose.sides]} for {sheet.attendance.length} here
-        </Button>
+        <>
+          <Button
+            size="md"
+            variant="default"
+            disabled={sheet.attendance.length === 0}
+            onClick={() => block.dose && log(block.dose)}
+          >
+            Log {block.dose.reps} reps {SIDES[block.dose.sides]} for {sheet.attendance.length - except.length}{' '}
+            here
+          </Button>
+          {sheet.attendance.length > 0 && (
+            <details className={classes.room}>
+              <summary>
+                {except.length === 0 ? 'Somebody sat it out' : `Without ${except.map(calledBy).join(', ')}`}
+              </summary>
+              <div>
+                {sheet.attendance.map(({ student }) => (
+                  <button
+                    key={student}
+                    type="button"
+                    aria-pressed={except.includes(student)}
+                    onClick={() =>
+                      setExcept(
+                        except.includes(student)
+                          ? except.filter((one) => one !== student)
+                          : [...except, student],
+                      )
+                    }
+                  >
+                    {calledBy(student)}
+                  </button>
+                ))}
+              </div>
+            </details>
+          )}
+        </>
       )}
+      {technique && !readOnly && <RoomFaults sheet={sheet} technique={technique} />}
     </li>
   );
 }

@@ -1,4 +1,4 @@
-import { Button, Select } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { newId } from '../api/client';
 import type { MapIndex } from '../api/queries';
@@ -8,6 +8,7 @@ import { useNotices } from '../ui/Notices';
 import { count } from '../ui/words';
 import { Choice, Choices } from './Judge';
 import classes from './MatPage.module.css';
+import { drilledIn, firstOf, Techniques } from './Techniques';
 
 type Props = { map: MapIndex; sheet: ClassSheet; people: Name[] };
 
@@ -15,10 +16,8 @@ const STANDARDS = { SHOWN: 'Shown', MOVING: 'Moving' } as const;
 
 /** A whole class on one technique: all who are here pass but those who are taken out; one person is marked by their tile. */
 export function ClassMarks({ map, sheet, people }: Props) {
-  const drilled = [...new Set(sheet.training.blocks.flatMap((b) => b.technique ?? []))];
-  const [subject, setSubject] = useState<string | null>(
-    drilled.find((t) => map.technique.get(t)?.family !== 'BREAKFALL') ?? drilled[0] ?? null,
-  );
+  const drilled = drilledIn(sheet.training);
+  const [subject, setSubject] = useState(() => firstOf(drilled, map));
   const [standard, setStandard] = useState<keyof typeof STANDARDS>('SHOWN');
   const [notYet, setNotYet] = useState<ReadonlySet<string>>(new Set());
   const record = useRecord();
@@ -68,25 +67,7 @@ export function ClassMarks({ map, sheet, people }: Props) {
     <section aria-label="The whole class">
       <h2>The whole class</h2>
       <p className={classes.hint}>One technique for all who are here. For one person, tap their tile.</p>
-      <Choices label="Technique">
-        {drilled.map((id) => (
-          <Choice key={id} on={id === subject} onClick={() => setSubject(id)}>
-            {map.technique.get(id)?.name}
-          </Choice>
-        ))}
-      </Choices>
-      <Select
-        className={classes.another}
-        aria-label="Another technique"
-        placeholder="Another technique"
-        searchable
-        limit={60}
-        data={map.data.techniques
-          .filter((t) => !t.retired && !drilled.includes(t.id))
-          .map((t) => ({ value: t.id, label: t.name }))}
-        value={subject && drilled.includes(subject) ? null : subject}
-        onChange={(id) => id && setSubject(id)}
-      />
+      <Techniques map={map} drilled={drilled} chosen={subject} onChoose={setSubject} />
       <Choices label="Standard">
         {(Object.entries(STANDARDS) as [keyof typeof STANDARDS, string][]).map(([one, word]) => (
           <Choice key={one} on={one === standard} onClick={() => setStandard(one)}>

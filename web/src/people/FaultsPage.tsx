@@ -138,6 +138,12 @@ function Fault({ seen, map, marked }: { seen: FaultSeen; map: MapIndex; marked: 
           <span style={{ width: `${(100 * seen.who.length) / Math.max(marked, 1)}%` }} />
         </span>
         <span className="quiet">
+          {seen.room > 0 && (
+            <>
+              {seen.room} in the room
+              <br />
+            </>
+          )}
           {seen.before === 0 ? 'nobody before' : more === 0 ? 'as many as before' : `${seen.before} before`}
         </span>
       </div>

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
-import { useDebouncedValue } from '@mantine/hooks';
+import { useDebouncedValue, useIntersection } from '@mantine/hooks';
 import { getCoreRowModel, useReactTable } from '@tanstack/react-table';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import {
   type Mind,
@@ -83,6 +83,12 @@ function Roster({ views, tracks, isCoach }: { views: LadderView[]; tracks: Track
   const today = useToday();
   const say = useNotices();
   const roster = useRoster(wanted);
+  const { ref: foot, entry } = useIntersection({ rootMargin: '800px' });
+  const { hasNextPage, isFetchingNextPage, fetchNextPage } = roster;
+  const isNear = entry?.isIntersecting ?? false;
+  useEffect(() => {
+    if (isNear && hasNextPage && !isFetchingNextPage) void fetchNextPage();
+  }, [isNear, hasNextPage, isFetchingNextPage, fetchNextPage]);
   const rows = useMemo(() => roster.data?.pages.flatMap((page) => page.rows) ?? NOBODY, [roster.data]);
   const set = (change: Record<string, string | null>) =>
     setParams(
@@ -181,6 +187,7 @@ function Roster({ views, tracks, isCoach }: { views: LadderView[]; tracks: Track
       )}
       {roster.hasNextPage && (
         <Button
+          ref={foot}
           variant="default"
           mt={12}
           loading={roster.isFetchingNextPage}

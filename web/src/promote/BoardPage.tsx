@@ -12,6 +12,7 @@ import classes from './Board.module.css';
 import { BoardTable } from './BoardTable';
 import { Decide } from './Decide';
 import { Hill } from './Hill';
+import signs from './Signs.module.css';
 import { counted, fits, SIGNS } from './signs';
 import { useDecide } from './useDecide';
 import { WindowPanel } from './WindowPanel';
@@ -154,7 +155,7 @@ function Board({ view, ladder, views, isTable, chosen, onChoose, rank, onRank }:
             .filter(([sign]) => sign !== 'ON_THE_WAY' && (counts.get(sign) ?? 0) > 0)
             .map(([sign, { mark, says }]) => (
               <span key={sign}>
-                <span className={`${classes.sign} ${classes[sign.toLowerCase()]}`}>{mark}</span> {says}{' '}
+                <span className={`${classes.sign} ${signs[sign.toLowerCase()] ?? ''}`}>{mark}</span> {says}{' '}
                 <strong>{counts.get(sign)}</strong>
               </span>
             ))}

@@ -5,6 +5,7 @@ import { Belt } from '../ui/Belt';
 import { Scroll } from '../ui/Scroll';
 import { date } from '../ui/words';
 import classes from './Board.module.css';
+import signs from './Signs.module.css';
 import { SIGNS } from './signs';
 import { type Decide, isReady } from './useDecide';
 
@@ -75,7 +76,9 @@ export function BoardTable({ ladder, standing, chosen, onChoose, ticked, onTick,
                   )}
                 </td>
                 <td>
-                  <span className={`${classes.sign} ${classes[one.flag.sign.toLowerCase()]}`}>
+                  <span
+                    className={`${classes.sign} ${signs[one.flag.sign.toLowerCase()] ?? classes.on_the_way}`}
+                  >
                     {one.nextRank ? SIGNS[one.flag.sign].says : 'top of the ladder'}
                   </span>
                   {one.passedOver > 0 && one.flag.sign !== 'PASSED_OVER' && (

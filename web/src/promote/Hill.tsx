@@ -3,6 +3,7 @@ import type { Ladder, OnBank } from '../api/types';
 import { Belt } from '../ui/Belt';
 import classes from './Hill.module.css';
 import { CLOTH, clothOf, Section } from './hill';
+import signs from './Signs.module.css';
 import { folded, SIGNS } from './signs';
 
 type Props = {
@@ -72,7 +73,7 @@ export function Hill({ ladder, standing, chosen, onChoose, onRank }: Props) {
             <button
               key={flag.id}
               type="button"
-              className={`${classes.flag} ${classes[sign.toLowerCase()]}`}
+              className={`${classes.flag} ${signs[sign.toLowerCase()] ?? ''}`}
               style={{ left: flag.left, top: flag.top, width: flag.width, height: CLOTH }}
               aria-label={says(one)}
               aria-pressed={chosen === flag.id}

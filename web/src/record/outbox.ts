@@ -1,5 +1,5 @@
 import { Problem } from '../api/client';
-import type { Attendance, Mark, PracticeEntry, Student } from '../api/types';
+import type { Attendance, Mark, PracticeEntry, Student, Tally } from '../api/types';
 import type { Database } from './kept';
 import type { TakenOut } from './overlay';
 
@@ -10,6 +10,8 @@ export type Sent =
   | { kind: 'leave'; body: { id: string; student: string; classId: string } }
   | { kind: 'practise'; body: Partial<PracticeEntry> & { id: string; classId: string } }
   | { kind: 'withdraw'; body: { id: string; classId: string } }
+  | { kind: 'tally'; body: Pick<Tally, 'id' | 'classId' | 'technique' | 'fault'> }
+  | { kind: 'untally'; body: { id: string; classId: string } }
   | { kind: 'mark'; body: Partial<Mark> & { id: string; student: string } };
 
 /**
@@ -27,10 +29,22 @@ export type Waiting = Sent & {
   aside?: string;
 };
 
-const PATHS = { guest: '/people', attend: '/attendance', practise: '/practice', mark: '/marks' } as const;
+const PATHS = {
+  guest: '/people',
+  attend: '/attendance',
+  practise: '/practice',
+  mark: '/marks',
+  tally: '/tallies',
+} as const;
+
+/** Where each is taken back. */
+const BACK = { leave: '/attendance', withdraw: '/practice', untally: '/tallies' } as const;
+
+/** Whether it takes something back. */
+const isBack = (one: Waiting): one is Waiting & { kind: keyof typeof BACK } => one.kind in BACK;
 
 /** The id under which others need this record; taking something back is needed by nobody. */
-const idOf = (one: Waiting) => (one.kind === 'leave' || one.kind === 'withdraw' ? '' : one.body.id);
+const idOf = (one: Waiting) => (isBack(one) ? '' : one.body.id);
 
 export type Send = (method: string, path: string, body?: unknown) => Promise<unknown>;
 
@@ -200,8 +214,8 @@ export class Outbox {
   }
 
   private async sendOne(one: Waiting): Promise<void> {
-    if (one.kind === 'leave' || one.kind === 'withdraw') {
-      const path = one.kind === 'leave' ? '/attendance' : '/practice';
+    if (isBack(one)) {
+      const path = BACK[one.kind];
       await this.send('DELETE', `${path}/${one.body.id}`).catch((error) => {
         // Already gone, or another device's check-in was first and this one was never kept.
         if (!(error instanceof Problem && error.status === 404)) throw error;

@@ -6,6 +6,7 @@ export function withWaiting(sheet: ClassSheet, waiting: Waiting[]): ClassSheet {
   const id = sheet.training.id;
   let attendance = sheet.attendance;
   let practice = sheet.practice;
+  let tallies = sheet.tallies;
   for (const one of waiting) {
     if (one.aside !== undefined || one.kind === 'guest' || one.kind === 'mark') continue;
     if (one.body.classId !== id) continue;
@@ -18,11 +19,16 @@ export function withWaiting(sheet: ClassSheet, waiting: Waiting[]): ClassSheet {
     } else if (one.kind === 'practise') {
       if (!practice.some((p) => p.id === one.body.id))
         practice = [...practice, { ...one.body, at: one.at, by: one.account } as PracticeEntry];
+    } else if (one.kind === 'tally') {
+      if (!tallies.some((t) => t.id === one.body.id))
+        tallies = [...tallies, { ...one.body, at: one.at, by: one.account }];
+    } else if (one.kind === 'untally') {
+      tallies = tallies.filter((t) => t.id !== one.body.id);
     } else {
       practice = practice.map((p) => (p.id === one.body.id ? { ...p, withdrawn: true } : p));
     }
   }
-  return { ...sheet, attendance, practice };
+  return { ...sheet, attendance, practice, tallies };
 }
 
 /** Everybody by name, guests among them whom only this device knows so far. */

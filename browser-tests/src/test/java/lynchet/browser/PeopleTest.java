@@ -141,6 +141,13 @@ class PeopleTest {
             coach.nothingIsWrongHere();
             coach.use("a", "Back to the class");
             coach.see("span", "12 here");
+            coach.use(coach.see(By.xpath("(//li[@data-block][.//summary[contains(., 'Somebody sat')]]//summary)[1]")));
+            coach.use(coach.see(By.xpath("(//li[@data-block]//details[@open])[1]//button[.='Pia']")));
+            coach.use(coach.see(By.xpath("(//button[contains(., 'for 11 here')])[1]")));
+            coach.see("p", "for everyone here but Pia");
+            coach.use(coach.see(By.xpath("(//summary[starts-with(., 'Seen in the room')])[1]")));
+            coach.use(coach.see(By.xpath("(//button[@data-tally])[1]")));
+            coach.see("summary", "Seen in the room: 1");
             before = coach.presses();
             coach.use("label", "Mark");
             coach.use("section[aria-label='The whole class'] fieldset:last-of-type button:last-child");

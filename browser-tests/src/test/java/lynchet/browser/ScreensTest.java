@@ -72,7 +72,7 @@ class ScreensTest {
             "home-chart",
             "incidents",
             "incident",
-            "squad-list",
+            "week",
             "copies",
             "weigh",
             "their-data",

@@ -85,6 +85,48 @@ class RecordsTest {
     }
 
     @Test
+    void aFaultOfTheRoomIsCountedWithoutAName() {
+        String fault = coach.get("/api/map/techniques/scissor-sweep")
+                .json()
+                .path("technique")
+                .path("faults")
+                .path(0)
+                .path("id")
+                .asString();
+        Map<String, Object> tally =
+                new HashMap<>(Map.of("id", "t-one", "classId", CLASS, "technique", "scissor-sweep", "fault", fault));
+        JsonNode kept = coach.post("/api/tallies", tally).expect(200).json();
+        assertThat(coach.post("/api/tallies", tally).expect(200).json())
+                .as("sent again")
+                .isEqualTo(kept);
+        tally.put("id", "t-two");
+        coach.post("/api/tallies", tally).expect(200);
+        assertThat(room("")).isEqualTo(2);
+        assertThat(room("&track=juniors")).isZero();
+        assertThat(room("&ladder=adult&rank=white")).as("nobody is named").isZero();
+        assertThat(coach.get("/api/classes/" + CLASS).json().path("tallies").size())
+                .isEqualTo(2);
+        coach.delete("/api/tallies/t-two").expect(204);
+        coach.delete("/api/tallies/t-two").expect(404);
+        assertThat(room("")).isEqualTo(1);
+        tally.put("id", "t-three");
+        tally.put("fault", "no-such-fault");
+        assertThat(coach.post("/api/tallies", tally).code()).isEqualTo("MARK_FAULT");
+        RunningClub.as("viewer").post("/api/tallies", tally).expect(403);
+    }
+
+    private int room(String asked) {
+        return coach.get("/api/people/faults?from=" + RunningClub.TODAY + "&to=" + RunningClub.TODAY + asked)
+                .expect(200)
+                .json()
+                .path("seen")
+                .valueStream()
+                .filter(one -> one.path("technique").asString().equals("scissor-sweep"))
+                .mapToInt(one -> one.path("room").asInt())
+                .sum();
+    }
+
+    @Test
     void aBlockLoggedForEveryoneCountsForWhoeverIsThereLateComersToo() {
         coach.post(
                         "/api/practice",
@@ -170,6 +212,6 @@ class RecordsTest {
                         .path("median")
                         .asString())
                 .isGreaterThan(RunningClub.TODAY);
-        assertThat(coach.get("/api/people/tess-ashgrove/readiness").text()).contains("ELIGIBLE");
+        assertThat(coach.get("/api/people/bo-lindale/readiness").text()).contains("ELIGIBLE");
     }
 }

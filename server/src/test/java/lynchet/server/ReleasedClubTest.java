@@ -49,7 +49,8 @@ class ReleasedClubTest {
             Parts.CREDITS,
             Parts.NOMINATIONS,
             Parts.MERITS,
-            Parts.BELTS);
+            Parts.BELTS,
+            Parts.TALLIES);
 
     @TempDir
     Path data;

@@ -39,6 +39,7 @@ import lynchet.core.mat.Credit;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Tally;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Ask;
@@ -241,6 +242,13 @@ public final class Parts {
 
     public static final Part<Belt> BELTS = Part.record("belts", "belt", Belt.class, Belt::id);
 
+    public static final Part<Tally> TALLIES = Part.record("tallies", "tally", Tally.class, Tally::id)
+            .pointingAt((tally, to) -> {
+                to.refer("RECORD_CLASS", "classId", CLASS, tally.classId());
+                to.refer("RECORD_SUBJECT", "technique", TECHNIQUE, tally.technique());
+                to.refer("MARK_FAULT", "fault", FAULT, of(tally.technique(), tally.fault()));
+            });
+
     /** All of them, each after what it points at. */
     public static final List<Part<?>> ALL = List.of(
             PAIRS,
@@ -270,7 +278,8 @@ public final class Parts {
             CREDITS,
             NOMINATIONS,
             MERITS,
-            BELTS);
+            BELTS,
+            TALLIES);
 
     /** Those that stand inside the archive's {@code map}. */
     public static final List<Part<?>> MAP = List.of(PAIRS, TECHNIQUES, LINKS, REACTIONS, RULESETS);

@@ -117,6 +117,13 @@ public final class TechniqueMerge {
                         Parts.ASKS,
                         all -> each(all, ask -> gone.id().equals(ask.subject()) ? ask.about(kept.id()) : ask))
                 .changing(Parts.CREDITS, all -> each(all, c -> gone.id().equals(c.subject()) ? c.about(kept.id()) : c))
+                .changing(
+                        Parts.TALLIES,
+                        all -> each(
+                                all,
+                                t -> gone.id().equals(t.technique())
+                                        ? t.about(kept.id(), faults.getOrDefault(t.fault(), t.fault()))
+                                        : t))
                 .changing(Parts.ROUNDS, all -> each(all, this::round))
                 .changing(
                         Parts.IGNORED_GAPS,

@@ -19,6 +19,7 @@ import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Standard;
+import lynchet.core.mat.Tally;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Ask;
@@ -88,6 +89,7 @@ public final class TinyClub {
             one(new Nomination("n1", "ana", "adult", "white", DAY.withDayOfMonth(1), null, null, "coach"));
     final List<Merit> merits = one(new Merit("me1", "ana", Merit.Kind.SEMINAR, DAY, 3, "summer", null, "coach"));
     final List<Belt> belts = one(new Belt("yellow-260", List.of("yellow"), "260", 2));
+    final List<Tally> tallies = new ArrayList<>();
     final List<IgnoredGap> ignoredGaps = one(gap("leave", null, "guard", "hip-bump"));
 
     TinyClub() {
@@ -123,7 +125,8 @@ public final class TinyClub {
                 .with(Parts.CREDITS, credits)
                 .with(Parts.NOMINATIONS, nominations)
                 .with(Parts.MERITS, merits)
-                .with(Parts.BELTS, belts);
+                .with(Parts.BELTS, belts)
+                .with(Parts.TALLIES, tallies);
     }
 
     static Chain chain(String id, String start, String link) {

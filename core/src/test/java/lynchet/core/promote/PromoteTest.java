@@ -125,6 +125,11 @@ class PromoteTest {
                 null);
     }
 
+    private static Optional<HandOver> over(
+            Student who, Training training, Ladder junior, Ladder adult, LocalDate until) {
+        return HandOver.of(who, training.state(junior, adult), junior, Optional.of(adult), new TinyMap().map(), until);
+    }
+
     /** Fifteen on 1 March: told on that day; lands at yellow, and of white's choice of two of three, one is short. */
     @Test
     void whoGrowsOutOfALadderLandsWhereTheTableSays() {
@@ -165,48 +170,23 @@ class PromoteTest {
         training.promotions.add(Promotion.fromBefore("p", "ana", "junior", "j1", 0, DAY));
         Student fifteen = born(LocalDate.of(2011, 3, 1));
         LocalDate birthday = LocalDate.of(2026, 3, 1);
-        Optional<HandOver> there = HandOver.of(
-                fifteen, training.state(junior, adult), junior, Optional.of(adult), new TinyMap().map(), birthday);
+        Optional<HandOver> there = over(fifteen, training, junior, adult, birthday);
         assertThat(there).hasValueSatisfying(over -> {
             assertThat(over.on()).isEqualTo(birthday);
             assertThat(over.toRank()).isEqualTo("yellow");
             assertThat(over.never()).extracting(Item::id).containsExactly("i1", "i2");
         });
-        assertThat(HandOver.of(
-                        fifteen,
-                        training.state(junior, adult),
-                        junior,
-                        Optional.of(adult),
-                        new TinyMap().map(),
-                        birthday.minusDays(1)))
+        assertThat(over(fifteen, training, junior, adult, birthday.minusDays(1)))
                 .isEmpty();
-        assertThat(HandOver.of(
-                        born(null),
-                        training.state(junior, adult),
-                        junior,
-                        Optional.of(adult),
-                        new TinyMap().map(),
-                        birthday))
+        assertThat(over(born(null), training, junior, adult, birthday))
                 .as("nobody knows how old")
                 .isEmpty();
         training.promotions.set(0, Promotion.fromBefore("p", "ana", "junior", "j2", 0, DAY));
-        assertThat(HandOver.of(
-                        fifteen,
-                        training.state(junior, adult),
-                        junior,
-                        Optional.of(adult),
-                        new TinyMap().map(),
-                        birthday))
+        assertThat(over(fifteen, training, junior, adult, birthday))
                 .as("the table says nothing for that rank")
                 .hasValueSatisfying(over -> assertThat(over.toRank()).isNull());
         training.promotions.add(Promotion.fromBefore("q", "ana", "adult", "white", 0, DAY));
-        assertThat(HandOver.of(
-                        fifteen,
-                        training.state(junior, adult),
-                        junior,
-                        Optional.of(adult),
-                        new TinyMap().map(),
-                        birthday))
+        assertThat(over(fifteen, training, junior, adult, birthday))
                 .as("goes on there already")
                 .isEmpty();
     }

@@ -75,6 +75,7 @@ class Guard {
                                 "/api/asks",
                                 "/api/incidents",
                                 "/api/credits",
+                                "/api/tallies",
                                 "/api/nominations",
                                 "/api/merits",
                                 "/api/people/weights",
@@ -90,6 +91,7 @@ class Guard {
                                 "/api/attendance/*",
                                 "/api/practice/*",
                                 "/api/credits/*",
+                                "/api/tallies/*",
                                 "/api/nominations/*",
                                 "/api/merits/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())

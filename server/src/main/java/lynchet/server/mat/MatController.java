@@ -10,6 +10,7 @@ import lynchet.core.mat.Attendance;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Tally;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.safety.Caution;
@@ -60,13 +61,15 @@ class MatController {
      * A class as the mat needs it: who is here, what was drilled, and the cautions of each block by block id.
      *
      * @param gone who was down as here and was taken out again
+     * @param tallies faults of the room, without names
      */
     record ClassSheet(
             TrainingClass training,
             List<Attendance> attendance,
             List<PracticeEntry> practice,
             Map<String, List<Caution>> cautions,
-            List<TakenOut.Gone> gone) {}
+            List<TakenOut.Gone> gone,
+            List<Tally> tallies) {}
 
     /** The classes of some days, and what closes them. */
     record Calendar(LocalDate today, List<Track> tracks, List<TrainingClass> classes, List<Closure> closures) {}
@@ -105,8 +108,13 @@ class MatController {
         training.blocks().stream().filter(block -> block.technique() != null).forEach(block -> map.technique(
                         block.technique())
                 .ifPresent(technique -> cautions.put(block.id(), Cautions.of(technique, map))));
-        ClassSheet sheet =
-                new ClassSheet(training, records.attendanceOf(id), records.practiceOf(id), cautions, gone.of(id));
+        ClassSheet sheet = new ClassSheet(
+                training,
+                records.attendanceOf(id),
+                records.practiceOf(id),
+                cautions,
+                gone.of(id),
+                records.talliesOf(id));
         return ResponseEntity.ok().eTag(ETags.of(training)).body(sheet);
     }
 
@@ -148,5 +156,19 @@ class MatController {
     @PostMapping("/marks")
     Mark mark(@RequestBody Mark mark) {
         return durable.write(() -> records.mark(mark));
+    }
+
+    @PostMapping("/tallies")
+    Tally tally(@RequestBody Tally tally) {
+        return durable.write(() -> records.tally(tally));
+    }
+
+    @DeleteMapping("/tallies/{id}")
+    ResponseEntity<Void> takeBackTally(@PathVariable String id) {
+        durable.write(() -> {
+            records.takeBackTally(id);
+            return id;
+        });
+        return ResponseEntity.noContent().build();
     }
 }

@@ -22,6 +22,7 @@ import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Tally;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.StudentEvent;
 import lynchet.core.people.StudentRecord;
@@ -52,6 +53,7 @@ public class RecordStore {
     private final MarkStore marks;
     private final CreditStore credits;
     private final TakenOut gone;
+    private final TallyStore tallies;
     private final ClassStore classes;
     private final StudentStates states;
     private final Taught taught;
@@ -66,6 +68,7 @@ public class RecordStore {
             MarkStore marks,
             CreditStore credits,
             TakenOut gone,
+            TallyStore tallies,
             ClassStore classes,
             StudentStates states,
             Taught taught,
@@ -78,6 +81,7 @@ public class RecordStore {
         this.marks = marks;
         this.credits = credits;
         this.gone = gone;
+        this.tallies = tallies;
         this.classes = classes;
         this.states = states;
         this.taught = taught;
@@ -311,6 +315,32 @@ public class RecordStore {
                 at,
                 by,
                 m.withdraws());
+    }
+
+    /** Counts a fault of the room. */
+    @Transactional
+    public Tally tally(Tally sent) {
+        Optional<Tally> same = again(Parts.TALLIES, tallies, sent, kept -> sent.stamped(kept.at(), kept.by()));
+        if (same.isPresent()) {
+            return same.get();
+        }
+        open(sent.classId());
+        known.check(Parts.TALLIES, sent);
+        Tally stamped = sent.stamped(at(sent.at()), Journal.who());
+        tallies.add(List.of(stamped));
+        return stamped;
+    }
+
+    /** Takes one back; one that is not there is taken back already. */
+    @Transactional
+    public void takeBackTally(String id) {
+        Tally there = tallies.find(id).orElseThrow(() -> Refusal.missing("tally", id));
+        tallies.remove(List.of(there.id()));
+    }
+
+    /** Faults of the room in a class, in the order they were ticked. */
+    public List<Tally> talliesOf(String classId) {
+        return tallies.ofClass(classId);
     }
 
     /** Lets practice from elsewhere count: once for each student and subject. */

@@ -43,8 +43,9 @@ class FaultsController {
      *
      * @param who those who showed it, most marks first
      * @param before how many people showed it in as many days before
+     * @param room how often it was ticked for the room, without a name
      */
-    record Seen(String technique, String fault, List<Shows> who, int before) {}
+    record Seen(String technique, String fault, List<Shows> who, int before, int room) {}
 
     /** The faults of some days, those that most people show first; {@code marked}: how many people were marked at all. */
     record FaultsSeen(LocalDate from, LocalDate to, int marked, List<Seen> seen) {}
@@ -72,12 +73,15 @@ class FaultsController {
         Map<Key, List<Shows>> now = read(asked, from, to);
         Map<Key, List<Shows>> before = read(asked, from.minusDays(days), from.minusDays(1));
         List<Seen> seen = new ArrayList<>();
+        Map<Key, Integer> room = room(asked, from, to);
+        room.keySet().forEach(key -> now.computeIfAbsent(key, k -> new ArrayList<>()));
         now.forEach((key, who) -> {
             who.sort(Comparator.comparingInt((Shows one) -> -one.marks()).thenComparing(Shows::name));
             int showed = before.getOrDefault(key, List.of()).size();
-            seen.add(new Seen(key.technique(), key.fault(), who, showed));
+            seen.add(new Seen(key.technique(), key.fault(), who, showed, room.getOrDefault(key, 0)));
         });
         seen.sort(Comparator.comparingInt((Seen one) -> -one.who().size())
+                .thenComparing((Seen one) -> -one.room())
                 .thenComparing(Seen::technique)
                 .thenComparing(Seen::fault));
         return new FaultsSeen(from, to, marked(asked, from, to), seen);
@@ -110,6 +114,27 @@ class FaultsController {
                 },
                 values.toArray());
         return all;
+    }
+
+    /** Ticks for the room; they name nobody, so a rank cannot ask for them. */
+    private Map<Key, Integer> room(Asked asked, LocalDate from, LocalDate to) {
+        Map<Key, Integer> room = new HashMap<>();
+        if (asked.rank() != null) {
+            return room;
+        }
+        List<Object> values = new ArrayList<>(List.of(java.sql.Date.valueOf(from), java.sql.Date.valueOf(to)));
+        if (asked.track() != null) {
+            values.add(asked.track());
+        }
+        jdbc.query(
+                "select t.technique, t.fault, count(*) from tally t join training_class c on c.id = t.class_id"
+                        + " where c.class_date between ? and ?" + (asked.track() == null ? "" : " and c.track = ?")
+                        + " group by t.technique, t.fault",
+                row -> {
+                    room.put(new Key(row.getString(1), row.getString(2)), row.getInt(3));
+                },
+                values.toArray());
+        return room;
     }
 
     private int marked(Asked asked, LocalDate from, LocalDate to) {

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lynchet.core.card.Fault;
 import lynchet.core.card.Technique;
@@ -24,6 +25,7 @@ import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
+import lynchet.core.mat.Tally;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Student;
@@ -109,6 +111,7 @@ public final class DemoClub {
                 .with(Parts.NOMINATIONS, DemoWindow.nominations(today, ladders))
                 .with(Parts.MERITS, DemoWindow.merits(today))
                 .with(Parts.BELTS, DemoWindow.belts())
+                .with(Parts.TALLIES, roomFaults(past))
                 .with(Parts.GRADINGS, DemoGradings.of(today, people, adult))
                 .with(Parts.ROUNDS, new DemoRounds(map, ladders, random).of(people, past, attended, tournament));
     }
@@ -219,6 +222,24 @@ public final class DemoClub {
                                 at(c, 40),
                                 c.coach(),
                                 null))));
+    }
+
+    /** What a coach ticked for the room on the latest evening with the hip-bump sweep. */
+    private List<Tally> roomFaults(List<TrainingClass> past) {
+        return past.stream()
+                .filter(c -> c.track().equals("fundamentals") && !c.cancelled())
+                .filter(c -> c.blocks().stream().anyMatch(b -> "hip-bump-sweep".equals(b.technique())))
+                .reduce((first, second) -> second)
+                .map(c -> IntStream.range(0, 4)
+                        .mapToObj(n -> new Tally(
+                                "tally-" + n,
+                                c.id(),
+                                "hip-bump-sweep",
+                                n == 2 ? "fault-2" : "fault-1",
+                                at(c, 35),
+                                c.coach()))
+                        .toList())
+                .orElse(List.of());
     }
 
     private PracticeEntry entry(

@@ -1,0 +1,38 @@
+package lynchet.core.mat;
+
+import java.time.Instant;
+import lynchet.core.rule.Most;
+import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A fault was seen somewhere in the room; nobody is named.
+ *
+ * @param at when it was ticked
+ * @param by account of whoever ticked it
+ */
+public record Tally(
+        String id,
+        String classId,
+        String technique,
+        String fault,
+        @Nullable Instant at,
+        @Most(40) @Nullable String by) {
+
+    public Tally {
+        Say.id("a tally", id);
+        Say.there("the class of tally " + id, classId);
+        Say.there("the technique of tally " + id, technique);
+        Say.there("the fault of tally " + id, fault);
+    }
+
+    /** The same tally, as the house writes down who ticked it and when. */
+    public Tally stamped(@Nullable Instant when, @Nullable String account) {
+        return new Tally(id, classId, technique, fault, when, account);
+    }
+
+    /** The same tally about another technique, with the fault as that one names it. */
+    public Tally about(String otherTechnique, String otherFault) {
+        return new Tally(id, classId, otherTechnique, otherFault, at, by);
+    }
+}

@@ -1,0 +1,48 @@
+package lynchet.server.mat;
+
+import jakarta.persistence.EntityManager;
+import java.util.Collection;
+import java.util.List;
+import lynchet.core.club.Parts;
+import lynchet.core.club.Target;
+import lynchet.core.mat.Tally;
+import lynchet.server.keep.PartStore;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps the faults of the room. */
+@Service
+class TallyStore extends PartStore<Tally, TallyRow> {
+
+    TallyStore(EntityManager entities) {
+        super(entities, Parts.TALLIES, TallyRow.class, TallyRow::new);
+    }
+
+    /** Those of a class, in the order they were ticked. */
+    @Transactional(readOnly = true)
+    List<Tally> ofClass(String classId) {
+        return core(entities()
+                .createQuery(from() + "where r.classId = :class order by r.at, r.id", TallyRow.class)
+                .setParameter("class", classId)
+                .getResultList());
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<Tally> pointingAt(Target target, Collection<String> ids, int most) {
+        String where =
+                switch (target) {
+                    case CLASS -> "r.classId in :ids";
+                    case TECHNIQUE -> "r.technique in :ids";
+                    case FAULT -> "concat(r.technique, '/', r.fault) in :ids";
+                    default -> null;
+                };
+        return where == null
+                ? List.of()
+                : core(entities()
+                        .createQuery(from() + "where " + where, TallyRow.class)
+                        .setParameter("ids", ids)
+                        .setMaxResults(most)
+                        .getResultList());
+    }
+}

@@ -3,10 +3,10 @@ import { type Problem, read } from './client';
 import type { BoardView, Cupboard, Leaving, Merit } from './types';
 
 /** Where everybody on a ladder stands before the window. */
-export const useBoard = (ladder: string) =>
+export const useBoard = (ladder: string, window: string | null = null) =>
   useQuery<BoardView, Problem>({
-    queryKey: ['board', ladder],
-    queryFn: () => read(`/board?ladder=${ladder}`),
+    queryKey: ['board', ladder, window],
+    queryFn: () => read(`/board?ladder=${ladder}${window ? `&window=${window}` : ''}`),
     enabled: ladder !== '',
   });
 

@@ -4,6 +4,7 @@ import { send } from '../api/client';
 import { useSession, useToday } from '../api/queries';
 import type { Student } from '../api/types';
 import { useChanged } from '../form/useEdit';
+import { Figures } from '../promote/Figures';
 import { useNotices } from '../ui/Notices';
 import { date } from '../ui/words';
 import classes from './Limits.module.css';
@@ -94,6 +95,9 @@ export function Limits({ student }: { student: Student }) {
             <div className="quiet">
               {hold.reason} {hold.by && `(${hold.by})`}
             </div>
+            {hold.stood.map((stood) => (
+              <Figures key={stood.ladder} {...stood} />
+            ))}
           </div>
           {isHead && (
             <Button

@@ -52,7 +52,7 @@ export function BoardPage() {
 function OneLadder({ views }: { views: LadderView[] }) {
   const [params, setParams] = useSearchParams();
   const ladder = (views.find((one) => one.ladder.id === params.get('ladder')) ?? views[0]).ladder;
-  const board = useBoard(ladder.id);
+  const board = useBoard(ladder.id, params.get('window'));
   const { width } = useViewportSize();
   const set = (key: string, value: string | null) =>
     setParams(
@@ -76,6 +76,16 @@ function OneLadder({ views }: { views: LadderView[] }) {
           value={ladder.id}
           onChange={(id) => setParams(id ? { ladder: id } : {}, { replace: true })}
         />
+        {board.data && (
+          <Select
+            aria-label="Window"
+            w={170}
+            data={board.data.windows.map((day) => ({ value: day, label: monthOf(day) }))}
+            allowDeselect={false}
+            value={board.data.window}
+            onChange={(day) => set('window', day === board.data?.windows[0] ? null : day)}
+          />
+        )}
         {board.data && (
           <SegmentedControl
             aria-label="Shown as"

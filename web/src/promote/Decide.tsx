@@ -9,6 +9,7 @@ import { Belt } from '../ui/Belt';
 import { Loaded } from '../ui/States';
 import { date, moment } from '../ui/words';
 import classes from './Board.module.css';
+import { Figures } from './Figures';
 import { type Decide as Deciding, isReady } from './useDecide';
 
 type Props = {
@@ -48,10 +49,14 @@ export function Decide({ one, ladder, views, decide, today, onClose }: Props) {
         </p>
       )}
       {one.nomination && (
-        <p>
-          Put forward by {one.nomination.by}
-          {one.nomination.at && <span className="quiet"> {moment(one.nomination.at)}</span>}
-        </p>
+        <>
+          <p>
+            Put forward by {one.nomination.by}
+            {one.nomination.at && <span className="quiet"> {moment(one.nomination.at)}</span>}
+            {one.nomination.note && `: ${one.nomination.note}`}
+          </p>
+          {one.nomination.stood && <Figures {...one.nomination.stood} />}
+        </>
       )}
       <div className={classes.actions}>
         {next && !isHeld && isHead && (

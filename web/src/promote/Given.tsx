@@ -6,7 +6,8 @@ import type { Ladder, LadderView, Promotion } from '../api/types';
 import { useChanged } from '../form/useEdit';
 import { Belt } from '../ui/Belt';
 import { useNotices } from '../ui/Notices';
-import { date, moment, VERDICT } from '../ui/words';
+import { date } from '../ui/words';
+import { Figures } from './Figures';
 import classes from './Given.module.css';
 
 /** Belts and stripes as they came, each with who, when, and what the verdict rested on; corrected ones are struck through. */
@@ -49,7 +50,7 @@ export function Given({ promotions, ladders }: { promotions: Promotion[]; ladder
                   {given.reason && `: ${given.reason}`}
                   {isOver && ', corrected'}
                 </span>
-                {given.figures.length > 0 && <Figures given={given} />}
+                <Figures verdict={given.verdict} figures={given.figures} />
                 {isHead && !isOver && ladder && correcting !== given.id && (
                   <span className={classes.ways}>
                     {!given.announced && !given.fromBefore && given.id === last?.id ? (
@@ -72,27 +73,6 @@ export function Given({ promotions, ladders }: { promotions: Promotion[]; ladder
         })}
       </ul>
     </section>
-  );
-}
-
-function Figures({ given }: { given: Promotion }) {
-  return (
-    <details>
-      <summary>
-        {given.verdict ? VERDICT[given.verdict] : 'No verdict'} at that moment
-        {given.at && <span className="quiet"> {moment(given.at)}</span>}
-      </summary>
-      <ul className={classes.figures}>
-        {given.figures.map((figure) => (
-          <li key={figure.label}>
-            {figure.met ? '✓' : '○'} {figure.label}{' '}
-            <span className="quiet">
-              {figure.have} of {figure.need}
-            </span>
-          </li>
-        ))}
-      </ul>
-    </details>
   );
 }
 

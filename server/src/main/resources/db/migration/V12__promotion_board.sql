@@ -8,9 +8,7 @@ create table nomination (
     ladder varchar(80) not null references ladder (id),
     held_rank varchar(80) not null,
     window_on date not null,
-    note varchar(300) not null,
-    at timestamp(9) with time zone,
-    by_account varchar(40)
+    body varchar(1000000) not null
 );
 create index nomination_student on nomination (student);
 

@@ -1,5 +1,6 @@
 package lynchet.core.promote;
 
+import java.time.LocalDate;
 import lynchet.core.people.Readiness;
 import lynchet.core.people.Readiness.Verdict;
 
@@ -36,19 +37,20 @@ public record Flag(String student, String rank, int met, int of, Sign sign) {
 
     /**
      * @param readiness towards a rank that there is
-     * @param isPutForward whether a coach put them forward at this window
+     * @param isPutForward whether a coach put them forward at the window
+     * @param window the first day of the window's month
      */
-    public static Flag of(Readiness readiness, boolean isPutForward) {
+    public static Flag of(Readiness readiness, boolean isPutForward, LocalDate window) {
         int met = (int) readiness.conditions().stream().filter(c -> c.met()).count();
         return new Flag(
                 readiness.student(),
                 readiness.rank(),
                 met,
                 readiness.conditions().size(),
-                sign(readiness, isPutForward));
+                sign(readiness, isPutForward, window));
     }
 
-    private static Sign sign(Readiness readiness, boolean isPutForward) {
+    private static Sign sign(Readiness readiness, boolean isPutForward, LocalDate window) {
         if (readiness.verdict() == Verdict.HELD) {
             return Sign.HELD;
         }
@@ -59,6 +61,8 @@ public record Flag(String student, String rank, int met, int of, Sign sign) {
         if (isReady) {
             return readiness.passedOver() >= OVERLOOKED ? Sign.PASSED_OVER : Sign.READY;
         }
-        return readiness.verdict() == Verdict.ON_TRACK ? Sign.BY_WINDOW : Sign.ON_THE_WAY;
+        LocalDate there = readiness.window();
+        boolean isThere = there != null && there.isBefore(window.plusMonths(1));
+        return isThere ? Sign.BY_WINDOW : Sign.ON_THE_WAY;
     }
 }

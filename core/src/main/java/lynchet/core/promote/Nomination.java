@@ -2,6 +2,7 @@ package lynchet.core.promote;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import lynchet.core.people.Stood;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 import org.jspecify.annotations.Nullable;
@@ -11,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param rank id of the rank they hold while they are put forward; once they hold another one it is over
  * @param window the first day of the window's month
+ * @param stood how they stood at that moment, as the house writes it down
  * @param at when it was said
  * @param by account of the coach who said so
  */
@@ -21,6 +23,7 @@ public record Nomination(
         String rank,
         LocalDate window,
         @Most(300) String note,
+        @Nullable Stood stood,
         @Nullable Instant at,
         @Most(40) @Nullable String by) {
 
@@ -36,8 +39,8 @@ public record Nomination(
         note = note == null ? "" : note;
     }
 
-    /** The same nomination, as the house writes down who said so and when. */
-    public Nomination stamped(@Nullable Instant when, @Nullable String account) {
-        return new Nomination(id, student, ladder, rank, window, note, when, account);
+    /** The same nomination, as the house writes down how they stood, who said so and when. */
+    public Nomination stamped(@Nullable Stood standing, @Nullable Instant when, @Nullable String account) {
+        return new Nomination(id, student, ladder, rank, window, note, standing, when, account);
     }
 }

@@ -86,7 +86,7 @@ public final class TinyClub {
     final List<Credit> credits =
             one(new Credit("cr1", "ana", "hip-bump", null, 200, DAY, "from before", null, "coach"));
     final List<Nomination> nominations =
-            one(new Nomination("n1", "ana", "adult", "white", DAY.withDayOfMonth(1), null, null, "coach"));
+            one(new Nomination("n1", "ana", "adult", "white", DAY.withDayOfMonth(1), null, null, null, "coach"));
     final List<Merit> merits = one(new Merit("me1", "ana", Merit.Kind.SEMINAR, DAY, 3, "summer", null, "coach"));
     final List<Belt> belts = one(new Belt("yellow-260", List.of("yellow"), "260", 2));
     final List<Tally> tallies = new ArrayList<>();

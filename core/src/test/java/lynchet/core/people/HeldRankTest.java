@@ -93,10 +93,26 @@ class HeldRankTest {
                 .map(id -> new Rank(id, id, List.of("white"), 3, 0, 0, List.of()))
                 .toList();
         Ladder ladder = new Ladder("adult", "Adult", 0, 0, null, false, ranks, policy, null, null, null);
-        StudentState state = new StudentRecord(
-                        "ana", promotions, classes, null, null, java.util.Map.of(), null, java.util.Map.of(), null)
-                .state(List.of(ladder), new TinyMap().map());
+        StudentRecord record = new StudentRecord(
+                "ana", promotions, classes, null, null, java.util.Map.of(), null, java.util.Map.of(), null);
+        isAsPlainLoopsSay(record.state(List.of(ladder), new TinyMap().map()), promotions, classes, oneADay);
 
+        LocalDate window = DAY.plusDays(random.nextInt(60));
+        List<String> corrected = promotions.stream()
+                .map(Promotion::corrects)
+                .filter(java.util.Objects::nonNull)
+                .toList();
+        isAsPlainLoopsSay(
+                record.until(window, java.time.ZoneOffset.UTC).state(List.of(ladder), new TinyMap().map()),
+                promotions.stream()
+                        .filter(p -> !corrected.contains(p.id()) && !p.date().isAfter(window))
+                        .toList(),
+                classes.stream().filter(c -> !c.date().isAfter(window)).toList(),
+                oneADay);
+    }
+
+    private static void isAsPlainLoopsSay(
+            StudentState state, List<Promotion> promotions, List<TrainingClass> classes, boolean oneADay) {
         Promotion last = null;
         LocalDate since = null;
         List<Promotion> left = new ArrayList<>(promotions);

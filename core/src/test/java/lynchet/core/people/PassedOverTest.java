@@ -150,9 +150,9 @@ class PassedOverTest {
         minAge = 16;
         assertThat(windows(SINCE)).as("sixteen in August").isEqualTo(1);
         minAge = 0;
-        holds.add(new Hold(LocalDate.of(2026, 6, 1), null, "calm first", "head", LocalDate.of(2026, 7, 20)));
+        holds.add(new Hold(LocalDate.of(2026, 6, 1), null, "calm first", "head", LocalDate.of(2026, 7, 20), null));
         assertThat(windows(SINCE)).as("held in July").isEqualTo(2);
-        holds.add(new Hold(LocalDate.of(2026, 11, 30), null, "again", "head", null));
+        holds.add(new Hold(LocalDate.of(2026, 11, 30), null, "again", "head", null, null));
         assertThat(windows(SINCE)).isEqualTo(1);
     }
 

@@ -280,13 +280,13 @@ class ReadinessInFullTest {
 
     @Test
     void whatEndedStopsNobody() {
-        holds.add(new Hold(TODAY.minusDays(9), null, "calm first", "head", TODAY));
+        holds.add(new Hold(TODAY.minusDays(9), null, "calm first", "head", TODAY, null));
         restrictions.add(new Restriction(Restriction.Kind.NO_LIVE, TODAY.minusDays(9), TODAY.minusDays(1), "knee"));
         restrictions.add(new Restriction(Restriction.Kind.NO_NECK, TODAY.plusDays(1), null, "later"));
         assertThat(told(Code.NO_HOLD)).isEqualTo("not asked");
         assertThat(told(Code.NO_RESTRICTION)).isEqualTo("not asked");
         assertThat(readiness().verdict()).isEqualTo(Verdict.ELIGIBLE);
-        holds.add(new Hold(TODAY, null, "calm again", "head", null));
+        holds.add(new Hold(TODAY, null, "calm again", "head", null, null));
         restrictions.add(new Restriction(Restriction.Kind.HEAD_KNOCK, TODAY, null, null));
         assertThat(told(Code.NO_HOLD)).isEqualTo("open; No hold; held of none; calm again; null");
         assertThat(told(Code.NO_RESTRICTION)).contains("suspected concussion").endsWith("; null");

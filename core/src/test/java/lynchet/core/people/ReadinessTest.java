@@ -345,7 +345,7 @@ class ReadinessTest {
         attend(20, 3);
         mark("foot-sweep", Side.BOTH, Standard.SHOWN, true);
         mark("side-fall", Side.BOTH, Standard.SHOWN, true);
-        holds.add(new Hold(TODAY.minusDays(3), null, "calm the entries first", "coach", null));
+        holds.add(new Hold(TODAY.minusDays(3), null, "calm the entries first", "coach", null, null));
         Readiness readiness = readiness(ladder(Sides.BOTH, Standard.SHOWN));
         assertThat(readiness.verdict()).isEqualTo(Readiness.Verdict.HELD);
         assertThat(condition(readiness, Condition.Code.NO_HOLD).missing()).isEqualTo("calm the entries first");
@@ -434,7 +434,7 @@ class ReadinessTest {
     void aViewerIsToldTheSameWhateverIsHidden() {
         attend(20, 3);
         Readiness plain = readiness(ladder(Sides.EITHER, Standard.SHOWN), Readiness.Eyes.VIEWER);
-        holds.add(new Hold(TODAY.minusDays(3), null, "calm the entries first", "coach", null));
+        holds.add(new Hold(TODAY.minusDays(3), null, "calm the entries first", "coach", null, null));
         restrictions.add(new Restriction(Restriction.Kind.NO_LIVE, TODAY, null, "knee"));
         born = TODAY.minusYears(9);
         assertThat(readiness(ladder(Sides.EITHER, Standard.SHOWN), Readiness.Eyes.VIEWER))

@@ -28,7 +28,7 @@ class StudentTest {
                 4,
                 DAY,
                 new Contacts("0557", "ana@mail.example", "Parent", "0555", null, "Aunt", "0556"),
-                List.of(new Hold(DAY, null, "calm down first", "coach", null)),
+                List.of(new Hold(DAY, null, "calm down first", "coach", null, null)),
                 List.of(new Restriction(Restriction.Kind.NO_NECK, DAY, null, "left shoulder")),
                 List.of("ben"),
                 "Prefers to start seated",
@@ -77,7 +77,7 @@ class StudentTest {
 
     @Test
     void aHoldStandsUntilTheDayItIsLifted() {
-        Hold hold = new Hold(DAY, null, "wait", "coach", DAY.plusDays(5));
+        Hold hold = new Hold(DAY, null, "wait", "coach", DAY.plusDays(5), null);
         assertThat(hold.standsOn(DAY.minusDays(1))).isFalse();
         assertThat(hold.standsOn(DAY.plusDays(4))).isTrue();
         assertThat(hold.standsOn(DAY.plusDays(5))).isFalse();

@@ -38,15 +38,25 @@ class PromoteTest {
     }
 
     private static Flag flag(Verdict verdict, int passedOver, boolean isPutForward) {
-        return Flag.of(readiness(verdict, 3, 4, passedOver), isPutForward);
+        return Flag.of(readiness(verdict, 3, 4, passedOver), isPutForward, DAY.withDayOfMonth(1));
+    }
+
+    /** At the window of March: whoever is there on a day. */
+    private static Flag.Sign there(LocalDate day) {
+        Readiness on = readiness(Verdict.NOT_YET, 3, 4, 0);
+        Readiness known =
+                new Readiness("ana", "adult", "white", "yellow", on.verdict(), on.conditions(), null, day, null, 0);
+        return Flag.of(known, false, DAY.withDayOfMonth(1)).sign();
     }
 
     @Test
     void aFlagStandsAsFarUpAsConditionsAreMetAndSaysWhatPressesMost() {
         assertThat(flag(Verdict.NOT_YET, 0, false).share()).isEqualTo(0.75);
-        assertThat(Flag.of(readiness(Verdict.ELIGIBLE, 0, 0, 0), false).share()).isEqualTo(1);
+        assertThat(Flag.of(readiness(Verdict.ELIGIBLE, 0, 0, 0), false, DAY).share())
+                .isEqualTo(1);
         assertThat(flag(Verdict.NOT_YET, 0, false).sign()).isEqualTo(Flag.Sign.ON_THE_WAY);
-        assertThat(flag(Verdict.ON_TRACK, 0, false).sign()).isEqualTo(Flag.Sign.BY_WINDOW);
+        assertThat(there(LocalDate.of(2026, 3, 31))).isEqualTo(Flag.Sign.BY_WINDOW);
+        assertThat(there(LocalDate.of(2026, 4, 1))).as("a day late").isEqualTo(Flag.Sign.ON_THE_WAY);
         assertThat(flag(Verdict.ELIGIBLE, 1, false).sign()).isEqualTo(Flag.Sign.READY);
         assertThat(flag(Verdict.ELIGIBLE, 2, false).sign()).isEqualTo(Flag.Sign.PASSED_OVER);
         assertThat(flag(Verdict.CANDIDATE, 2, true).sign()).isEqualTo(Flag.Sign.PUT_FORWARD);
@@ -64,7 +74,7 @@ class PromoteTest {
         assertThat(POLICY.window(LocalDate.of(2026, 12, 1))).isEqualTo(LocalDate.of(2027, 3, 1));
         Policy any = new Policy(null, null, 0, false, null, 0, 0, 0, null, false, false, false);
         assertThat(any.window(LocalDate.of(2026, 5, 9))).isEqualTo(LocalDate.of(2026, 5, 1));
-        assertThatThrownBy(() -> new Nomination("n", "ana", "adult", "white", DAY, null, null, null))
+        assertThatThrownBy(() -> new Nomination("n", "ana", "adult", "white", DAY, null, null, null, null))
                 .hasMessageContaining("first of a month");
     }
 

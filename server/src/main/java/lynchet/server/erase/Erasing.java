@@ -12,6 +12,7 @@ import lynchet.core.club.Target;
 import lynchet.core.people.Ask;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
+import lynchet.core.promote.Nomination;
 import lynchet.core.safety.Incident;
 import lynchet.format.Json;
 import lynchet.server.club.Stores;
@@ -57,7 +58,7 @@ class Erasing {
             new Free("round_event", "round", "note", "round", true),
             new Free("incident", "incident", "body", "id", true),
             new Free("credit", "credit", "note", "id", true),
-            new Free("nomination", "nomination", "note", "id", true),
+            new Free("nomination", "nomination", "body", "id", true),
             new Free("merit", "merit", "words", "id", true),
             new Free("class_pattern", "kept class", "body", "id", false),
             new Free("chain", "chain", "body", "id", false),
@@ -155,7 +156,10 @@ class Erasing {
                 .toList());
         renamed(Parts.GRADINGS, gone.id(), other);
         jdbc.update("delete from ignored_gap where student = ?", gone.id());
-        jdbc.update("delete from nomination where student = ?", gone.id());
+        PartStore<Nomination, ?> nominations = stores.of(Parts.NOMINATIONS);
+        nominations.remove(nominations.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
+                .map(Nomination::id)
+                .toList());
         PartStore<Ask, ?> asks = stores.of(Parts.ASKS);
         asks.remove(asks.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
                 .map(Ask::id)

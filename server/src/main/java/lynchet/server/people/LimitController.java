@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import lynchet.core.people.Hold;
 import lynchet.core.people.Restriction;
+import lynchet.core.people.Stood;
 import lynchet.core.people.Student;
 import lynchet.core.rule.Most;
 import lynchet.server.keep.Durable;
@@ -29,10 +30,12 @@ import org.springframework.web.bind.annotation.RestController;
 class LimitController {
 
     private final People people;
+    private final Promoting promoting;
     private final Durable durable;
 
-    LimitController(People people, Durable durable) {
+    LimitController(People people, Promoting promoting, Durable durable) {
         this.people = people;
+        this.promoting = promoting;
         this.durable = durable;
     }
 
@@ -94,12 +97,14 @@ class LimitController {
         if (held.reviewOn() != null && !held.reviewOn().isAfter(today)) {
             throw Refusal.bad("REVIEW_DAY", "/reviewOn", "The day to look at it again is a day to come.");
         }
+        people.one(id);
+        List<Stood> stood = promoting.stands(id);
         return change(id, student -> {
             if (student.staysHeld()) {
                 throw Refusal.bad("HELD_ALREADY", "/reason", student.name() + " is held back already.");
             }
             List<Hold> holds = new ArrayList<>(student.holds());
-            holds.add(new Hold(today, held.reviewOn(), held.reason(), Journal.who(), null));
+            holds.add(new Hold(today, held.reviewOn(), held.reason(), Journal.who(), null, stood));
             return student.holding(holds);
         });
     }

@@ -10,6 +10,7 @@ import lynchet.core.club.Parts;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Readiness;
+import lynchet.core.people.Stood;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.rule.Most;
@@ -318,6 +319,13 @@ public class Promoting {
                     to.name() + " carries " + to.stripes() + " stripes, not " + given.stripes() + ".");
         }
         return ladder;
+    }
+
+    /** How somebody stands on each of their ladders at this moment, as it is kept with a decision. */
+    public List<Stood> stands(String student) {
+        return roster.of(List.of(student), people.today(), Readiness.Eyes.COACH).get(0).readiness().stream()
+                .map(Stood::of)
+                .toList();
     }
 
     /** How the student stands on that ladder at this moment; empty for a first rank and one from before. */

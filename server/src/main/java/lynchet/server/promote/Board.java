@@ -31,6 +31,9 @@ import org.springframework.stereotype.Service;
 @Service
 class Board {
 
+    /** How many windows one looks ahead. */
+    private static final int WINDOWS = 4;
+
     private final NominationStore nominations;
     private final Promoting promoting;
     private final People people;
@@ -78,16 +81,28 @@ class Board {
     record GivenView(Promotion promotion, String name) {}
 
     /**
-     * @param window first day of the present window's month, or of the next one
+     * @param window first day of the window's month
+     * @param windows the present window or the next one, and those after it
      * @param standing by rank from below, then the furthest up first, then by name
      * @param given what was given lately and stands, the oldest first
      */
-    record BoardView(String ladder, LocalDate window, boolean isOpen, List<OnBank> standing, List<GivenView> given) {}
+    record BoardView(
+            String ladder,
+            LocalDate window,
+            List<LocalDate> windows,
+            boolean isOpen,
+            List<OnBank> standing,
+            List<GivenView> given) {}
 
-    BoardView of(String id) {
+    /** @param asked the first of a month with a window to come; null: the present one */
+    BoardView of(String id, @Nullable LocalDate asked) {
         Ladder ladder = ladder(id);
         LocalDate today = people.today();
-        LocalDate window = ladder.policy().window(today);
+        List<LocalDate> windows = windows(ladder, today);
+        LocalDate window = asked == null ? windows.get(0) : asked;
+        if (!windows.contains(window)) {
+            throw Refusal.bad("NO_WINDOW", "window", "The windows to come are " + windows + ".");
+        }
         Map<String, Nomination> forward = new HashMap<>();
         nominations.at(id, window).forEach(one -> forward.put(one.student() + " " + one.rank(), one));
         List<String> students = jdbc.queryForList(
@@ -99,7 +114,7 @@ class Board {
         for (Roster.Standing one : roster.of(students, today, Readiness.Eyes.COACH)) {
             one.readiness().stream()
                     .filter(readiness -> readiness.ladder().equals(id))
-                    .forEach(readiness -> standing.add(standing(one, readiness, forward)));
+                    .forEach(readiness -> standing.add(standing(one, readiness, forward, window)));
         }
         standing.sort(
                 Comparator.comparing((OnBank one) -> ladder.indexOf(one.flag().rank()))
@@ -108,6 +123,7 @@ class Board {
         return new BoardView(
                 id,
                 window,
+                windows,
                 !window.isAfter(today),
                 standing,
                 promoting.lately(id).stream()
@@ -116,7 +132,8 @@ class Board {
                         .toList());
     }
 
-    private static OnBank standing(Roster.Standing one, Readiness readiness, Map<String, Nomination> forward) {
+    private static OnBank standing(
+            Roster.Standing one, Readiness readiness, Map<String, Nomination> forward, LocalDate window) {
         Student student = one.student();
         Nomination nomination = forward.get(student.id() + " " + readiness.rank());
         HeldRank held = one.held().stream()
@@ -124,7 +141,7 @@ class Board {
                 .findFirst()
                 .orElseThrow();
         return new OnBank(
-                Flag.of(readiness, nomination != null),
+                Flag.of(readiness, nomination != null, window),
                 student.name(),
                 student.calledBy(),
                 held.stripes(),
@@ -135,6 +152,16 @@ class Board {
                 readiness.window(),
                 readiness.stripe(),
                 nomination);
+    }
+
+    private static List<LocalDate> windows(Ladder ladder, LocalDate today) {
+        List<LocalDate> windows = new ArrayList<>();
+        LocalDate next = ladder.policy().window(today);
+        for (int i = 0; i < WINDOWS; i++) {
+            windows.add(next);
+            next = ladder.policy().window(next.plusMonths(1));
+        }
+        return windows;
     }
 
     Ladder ladder(String id) {

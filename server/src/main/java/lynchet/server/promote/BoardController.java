@@ -25,9 +25,10 @@ class BoardController {
         this.people = people;
     }
 
+    /** @param window the first of a month with a window to come; the present one when none is given */
     @GetMapping
-    Board.BoardView board(@RequestParam String ladder) {
-        return board.of(ladder);
+    Board.BoardView board(@RequestParam String ladder, @RequestParam(required = false) @Nullable LocalDate window) {
+        return board.of(ladder, window);
     }
 
     /** Who grows out of a ladder until a day; half a year from today when none is given. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import lynchet.core.club.Parts;
+import lynchet.core.people.Stood;
 import lynchet.core.promote.Nomination;
 import lynchet.core.rank.Ladder;
 import lynchet.server.club.Known;
@@ -16,6 +17,7 @@ import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.People;
+import lynchet.server.people.Promoting;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -32,6 +34,7 @@ class NominationController {
 
     private final NominationStore nominations;
     private final People people;
+    private final Promoting promoting;
     private final StudentStates states;
     private final Taught taught;
     private final Known known;
@@ -43,6 +46,7 @@ class NominationController {
     NominationController(
             NominationStore nominations,
             People people,
+            Promoting promoting,
             StudentStates states,
             Taught taught,
             Known known,
@@ -52,6 +56,7 @@ class NominationController {
             Clock clock) {
         this.nominations = nominations;
         this.people = people;
+        this.promoting = promoting;
         this.states = states;
         this.taught = taught;
         this.known = known;
@@ -70,7 +75,8 @@ class NominationController {
     private Nomination keep(Nomination sent) {
         Optional<Nomination> kept = nominations.find(sent.id());
         if (kept.isPresent()) {
-            if (!sent.stamped(kept.get().at(), kept.get().by()).equals(kept.get())) {
+            if (!sent.stamped(kept.get().stood(), kept.get().at(), kept.get().by())
+                    .equals(kept.get())) {
                 throw Refusal.taken(sent.id(), "Something else was already recorded as " + sent.id() + ".");
             }
             return kept.get();
@@ -102,7 +108,11 @@ class NominationController {
                         one.student().equals(sent.student()) && one.rank().equals(held))) {
             throw Refusal.bad("NOMINATED_ALREADY", "/student", "They are put forward at that window already.");
         }
-        Nomination stamped = sent.stamped(clock.instant().truncatedTo(ChronoUnit.MILLIS), Journal.who());
+        Stood stood = promoting.stands(sent.student()).stream()
+                .filter(one -> one.ladder().equals(sent.ladder()))
+                .findFirst()
+                .orElse(null);
+        Nomination stamped = sent.stamped(stood, clock.instant().truncatedTo(ChronoUnit.MILLIS), Journal.who());
         nominations.add(List.of(stamped));
         states.changed(Set.of(sent.student()));
         return stamped;

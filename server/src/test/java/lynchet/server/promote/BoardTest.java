@@ -88,12 +88,27 @@ class BoardTest {
     void fromPutForwardToAnnouncedAndCorrected() {
         assertThat(board("adult").path("window").asString()).isEqualTo("2026-11-01");
         assertThat(board("adult").path("isOpen").asBoolean()).isTrue();
+        JsonNode march = coach.get("/api/board?ladder=adult&window=2027-03-01")
+                .expect(200)
+                .json();
+        assertThat(march.path("isOpen").asBoolean()).isFalse();
+        assertThat(march.path("standing").toString()).contains("BY_WINDOW");
+        assertThat(coach.get("/api/board?ladder=adult&window=2027-04-01").code())
+                .isEqualTo("NO_WINDOW");
         assertThat(sign("adult", YARA)).isEqualTo("PASSED_OVER");
         assertThat(sign("adult", "sorin-vale")).isEqualTo("HELD");
         assertThat(sign("adult", "priya-fenlow")).isEqualTo("BY_WINDOW");
         Map<String, Object> forward = nomination("n-yara", YARA, "orange");
         JsonNode kept = coach.post("/api/nominations", forward).expect(200).json();
         assertThat(kept.path("by").asString()).isEqualTo("coach");
+        assertThat(kept.path("stood").path("verdict").asString()).isEqualTo("ELIGIBLE");
+        assertThat(kept.path("stood").path("figures").size()).isPositive();
+        JsonNode held = head.post("/api/people/hamish-oake/holds", Map.of("reason", "calm first"))
+                .expect(200)
+                .json()
+                .path("holds");
+        assertThat(held.path(0).path("stood").path(0).path("verdict").asString())
+                .isEqualTo("ELIGIBLE");
         assertThat(coach.post("/api/nominations", forward).expect(200).json())
                 .as("sent again")
                 .isEqualTo(kept);

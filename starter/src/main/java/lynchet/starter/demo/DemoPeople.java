@@ -299,6 +299,7 @@ final class DemoPeople {
                         today.plusWeeks(7),
                         "Lets partners land hard; show calm finishes for two months.",
                         "head",
+                        null,
                         null),
                 "held-word",
                 new Hold(
@@ -306,6 +307,7 @@ final class DemoPeople {
                         today.plusWeeks(4),
                         "Promised to lead the beginners' hour before the next belt; has not begun.",
                         "head",
+                        null,
                         null));
         return holds.keySet().stream().filter(traits::contains).map(holds::get).findFirst();
     }

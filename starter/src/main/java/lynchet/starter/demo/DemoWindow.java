@@ -26,6 +26,7 @@ final class DemoWindow {
                 "junior-white-yellow",
                 window,
                 "Calm with smaller partners",
+                null,
                 today.minusDays(2).atTime(19, 0).toInstant(ZoneOffset.UTC),
                 "wren"));
     }

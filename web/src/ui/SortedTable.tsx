@@ -1,4 +1,5 @@
-import { flexRender, type RowData, type Table } from '@tanstack/react-table';
+import { flexRender, type Row, type RowData, type Table } from '@tanstack/react-table';
+import { memo } from 'react';
 
 declare module '@tanstack/react-table' {
   interface ColumnMeta<TData extends RowData, TValue> {
@@ -37,23 +38,33 @@ export function SortedTable<T>({ table, className }: { table: Table<T>; classNam
       </thead>
       <tbody>
         {table.getRowModel().rows.map((row) => (
-          <tr key={row.id}>
-            {row.getVisibleCells().map((cell, n) => {
-              const { cell: shown, meta } = cell.column.columnDef;
-              const value = flexRender(shown, cell.getContext());
-              return n === 0 ? (
-                <th key={cell.id} scope="row">
-                  {value}
-                </th>
-              ) : (
-                <td key={cell.id} data-label={meta?.label} className={meta?.className}>
-                  {value}
-                </td>
-              );
-            })}
-          </tr>
+          <Line key={row.id} row={row as Row<unknown>} columns={table.options.columns} />
         ))}
       </tbody>
     </table>
   );
 }
+
+/** A row that is drawn again only when it is another thing or its columns are: a long list grows without drawing all of it. */
+const Line = memo(
+  function Line({ row }: { row: Row<unknown>; columns: unknown }) {
+    return (
+      <tr>
+        {row.getVisibleCells().map((cell, n) => {
+          const { cell: shown, meta } = cell.column.columnDef;
+          const value = flexRender(shown, cell.getContext());
+          return n === 0 ? (
+            <th key={cell.id} scope="row">
+              {value}
+            </th>
+          ) : (
+            <td key={cell.id} data-label={meta?.label} className={meta?.className}>
+              {value}
+            </td>
+          );
+        })}
+      </tr>
+    );
+  },
+  (before, after) => before.row.original === after.row.original && before.columns === after.columns,
+);

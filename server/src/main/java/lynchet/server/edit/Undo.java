@@ -36,7 +36,11 @@ final class Undo implements Club.Change {
             "round",
             "track",
             "term",
-            "gap");
+            "gap",
+            "pattern",
+            "ask",
+            "credit",
+            "tally");
 
     private final List<Journal.Line> lines;
 

@@ -23,6 +23,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 class HeldRankTest {
 
     private static final LocalDate DAY = LocalDate.of(2026, 1, 5);
+    private static final int PER_STRIPE = 3;
+    private static final int MIN_WEEKS = 2;
     private static final List<String> RANKS = List.of("white", "yellow", "orange");
 
     private static Promotion given(String id, String to, int stripes, LocalDate day, int second, String corrects) {
@@ -74,7 +76,7 @@ class HeldRankTest {
             promotions.add(given(
                     "p" + i,
                     RANKS.get(random.nextInt(3)),
-                    random.nextInt(3),
+                    random.nextInt(2),
                     DAY.plusDays(random.nextInt(40)),
                     random.nextInt(5),
                     corrects));
@@ -88,14 +90,16 @@ class HeldRankTest {
                     TinyClub.trained("c" + i, DAY.plusDays(random.nextInt(60)), "all", null, random.nextInt(8) == 0));
         }
         boolean oneADay = random.nextBoolean();
-        Policy policy = new Policy(null, null, 0, oneADay, null, 0, 0, 0, null, false, false, false);
+        Policy policy = new Policy(
+                Policy.Stripes.BY_CLASSES, null, PER_STRIPE, oneADay, null, 0, 0, 0, null, false, false, false);
         List<Rank> ranks = RANKS.stream()
-                .map(id -> new Rank(id, id, List.of("white"), 3, 0, 0, List.of()))
+                .map(id -> new Rank(id, id, List.of("white"), 1, 0, MIN_WEEKS, List.of()))
                 .toList();
         Ladder ladder = new Ladder("adult", "Adult", 0, 0, null, false, ranks, policy, null, null, null);
         StudentRecord record = new StudentRecord(
                 "ana", promotions, classes, null, null, java.util.Map.of(), null, java.util.Map.of(), null);
-        isAsPlainLoopsSay(record.state(List.of(ladder), new TinyMap().map()), promotions, classes, oneADay);
+        isAsPlainLoopsSay(
+                record.state(List.of(ladder), new TinyMap().map()), promotions, classes, ladder, DAY.plusDays(60));
 
         LocalDate window = DAY.plusDays(random.nextInt(60));
         List<String> corrected = promotions.stream()
@@ -108,11 +112,17 @@ class HeldRankTest {
                         .filter(p -> !corrected.contains(p.id()) && !p.date().isAfter(window))
                         .toList(),
                 classes.stream().filter(c -> !c.date().isAfter(window)).toList(),
-                oneADay);
+                ladder,
+                window);
     }
 
     private static void isAsPlainLoopsSay(
-            StudentState state, List<Promotion> promotions, List<TrainingClass> classes, boolean oneADay) {
+            StudentState state,
+            List<Promotion> promotions,
+            List<TrainingClass> classes,
+            Ladder ladder,
+            LocalDate today) {
+        boolean oneADay = ladder.policy().oneClassADay();
         Promotion last = null;
         LocalDate since = null;
         List<Promotion> left = new ArrayList<>(promotions);
@@ -144,5 +154,61 @@ class HeldRankTest {
             }
         }
         assertThat(count.classes()).isEqualTo(counted.size());
+        readinessIs(state, ladder, today, last.to(), since, counted.size());
+    }
+
+    /** What is told on that day is what was counted by hand: classes, weeks, and whether both are enough. */
+    private static void readinessIs(
+            StudentState state, Ladder ladder, LocalDate today, String rank, LocalDate since, int classes) {
+        Student ana = Student.erased("ana", nobody(), today);
+        Readiness readiness = Readiness.of(new Readiness.Question(
+                        ana,
+                        state,
+                        0,
+                        ladder,
+                        new TinyMap().map(),
+                        java.util.Map.of(),
+                        new ClubPace(java.util.Set.of(), 1),
+                        today,
+                        Readiness.Eyes.COACH,
+                        Readiness.Besides.NOTHING))
+                .orElseThrow();
+        long weeks = java.time.temporal.ChronoUnit.DAYS.between(since, today) / 7;
+        int need = 2 * PER_STRIPE;
+        assertThat(readiness.conditions())
+                .extracting(Condition::code, Condition::have, Condition::met)
+                .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple(
+                                Condition.Code.CLASSES, String.valueOf(classes), classes >= need),
+                        org.assertj.core.groups.Tuple.tuple(
+                                Condition.Code.TIME_IN_RANK, weeks + " weeks", weeks >= MIN_WEEKS));
+        boolean isReady = classes >= need && weeks >= MIN_WEEKS && !rank.equals("orange");
+        assertThat(readiness.verdict() == Readiness.Verdict.ELIGIBLE).isEqualTo(isReady);
+    }
+
+    private static Student nobody() {
+        return new Student(
+                "ana",
+                "Ana",
+                null,
+                null,
+                null,
+                DAY.minusDays(1),
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                0,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
     }
 }

@@ -3,7 +3,6 @@ package lynchet.server.safety;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lynchet.core.club.Parts;
@@ -152,16 +151,11 @@ class IncidentController {
         }
         known.check(Parts.INCIDENTS, wanted, "/incident");
         incidents.add(List.of(wanted));
-        List<Restriction> limits = new ArrayList<>();
-        if (wanted.kind() == Incident.Kind.HEAD_KNOCK) {
-            limits.add(new Restriction(Restriction.Kind.HEAD_KNOCK, wanted.on(), null, null));
-        }
-        if (sent.limit() != null && (limits.isEmpty() || sent.limit().kind() != Restriction.Kind.HEAD_KNOCK)) {
+        limitAfterAKnock(wanted);
+        boolean hasItsOwn = wanted.kind() == Incident.Kind.HEAD_KNOCK;
+        if (sent.limit() != null && !(hasItsOwn && sent.limit().kind() == Restriction.Kind.HEAD_KNOCK)) {
             sent.limit().mustBeSound();
-            limits.add(sent.limit());
-        }
-        for (Restriction limit : limits) {
-            people.changeMany(List.of(wanted.student()), student -> student.limitedBy(limit));
+            people.changeMany(List.of(wanted.student()), student -> student.limitedBy(sent.limit()));
         }
         return wanted;
     }
@@ -186,9 +180,20 @@ class IncidentController {
             known.check(Parts.INCIDENTS, after);
             if (!after.equals(before)) {
                 incidents.change(List.of(after));
+                if (before.kind() != Incident.Kind.HEAD_KNOCK) {
+                    limitAfterAKnock(after);
+                }
             }
             return after;
         }))));
+    }
+
+    /** Whoever had a head knock is limited at once, also where it is only found out when the sheet is completed. */
+    private void limitAfterAKnock(Incident incident) {
+        if (incident.kind() == Incident.Kind.HEAD_KNOCK) {
+            Restriction limit = new Restriction(Restriction.Kind.HEAD_KNOCK, incident.on(), null, null);
+            people.changeMany(List.of(incident.student()), student -> student.limitedBy(limit));
+        }
     }
 
     private void notToCome(Incident incident) {

@@ -100,6 +100,19 @@ class IncidentTest {
     }
 
     @Test
+    void aHeadKnockThatIsFoundOutAfterwardsLimitsAsWell() {
+        coach.post("/api/incidents", Map.of("incident", incident("inc-late", "vera-lindqvist-poole", "COLLISION")))
+                .expect(200);
+        assertThat(limits("vera-lindqvist-poole").size()).isZero();
+        HttpUser.Answer sheet = coach.get("/api/incidents/inc-late").expect(200);
+        ObjectNode whole = (ObjectNode) sheet.json().path("incident");
+        whole.put("kind", "HEAD_KNOCK");
+        coach.put("/api/incidents/inc-late", whole.toString(), sheet.tag()).expect(200);
+        assertThat(limits("vera-lindqvist-poole").path(0).path("kind").asString())
+                .isEqualTo("HEAD_KNOCK");
+    }
+
+    @Test
     void badOnesChangeNothing() {
         Map<String, Object> tomorrow = incident("inc-bad", "ines-calloway", "HEAD_KNOCK");
         tomorrow.put("on", "2026-11-25");

@@ -275,6 +275,15 @@ public class Promoting {
         if (held.isEmpty()) {
             return;
         }
+        LocalDate last = HeldRank.standing(promotions.of(given.student())).stream()
+                .filter(one -> one.ladder().equals(given.ladder()))
+                .map(Promotion::date)
+                .max(LocalDate::compareTo)
+                .orElseThrow();
+        if (given.date().isBefore(last)) {
+            throw Refusal.bad(
+                    "BEFORE_THE_LAST", "/date", "Something was given on " + last + " already, after that day.");
+        }
         boolean isSame = given.to().equals(rank);
         if (isSame && given.stripes() == held.get().stripes()) {
             throw Refusal.bad("HELD_ALREADY", "/to", "They hold that already, with as many stripes.");

@@ -178,6 +178,10 @@ class BoardTest {
         bad.put("stripes", 9);
         assertThat(head.post("/api/promotions", bad).code()).isEqualTo("STRIPES_MANY");
         bad.put("stripes", 1);
+        bad.put("date", "2026-11-23");
+        assertThat(head.post("/api/promotions", bad).code())
+                .as("it would count for nothing")
+                .isEqualTo("BEFORE_THE_LAST");
         bad.put("date", "2019-01-01");
         assertThat(head.post("/api/promotions", bad).code()).isEqualTo("BEFORE_JOINING");
         bad.put("date", "2026-11-25");

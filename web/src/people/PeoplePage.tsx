@@ -84,6 +84,7 @@ function Roster({ views, tracks, isCoach }: { views: LadderView[]; tracks: Track
   const say = useNotices();
   const roster = useRoster(wanted);
   const { ref: foot, entry } = useIntersection({ rootMargin: '800px' });
+  const [body, setBody] = useState<HTMLElement | null>(null);
   const { hasNextPage, isFetchingNextPage, fetchNextPage } = roster;
   const isNear = entry?.isIntersecting ?? false;
   useEffect(() => {
@@ -154,7 +155,7 @@ function Roster({ views, tracks, isCoach }: { views: LadderView[]; tracks: Track
   if (doing === 'weigh') return <Weigh wanted={wanted} chosen={chosen} onDone={back} />;
   if (doing === 'squad') return <Squad wanted={wanted} chosen={chosen} views={views} onDone={back} />;
   return (
-    <div className={classes.body}>
+    <div className={classes.body} ref={setBody}>
       <RosterBar
         wanted={typed}
         shown={rows.length}
@@ -175,7 +176,7 @@ function Roster({ views, tracks, isCoach }: { views: LadderView[]; tracks: Track
           onSheet={asSheet}
         />
       )}
-      <SortedTable table={table} className={classes.table} />
+      <SortedTable table={table} className={classes.table} within={body} total={total} />
       {total === 0 && (
         <p>
           {isFiltered

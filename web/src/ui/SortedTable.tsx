@@ -1,5 +1,6 @@
 import { flexRender, type Row, type RowData, type Table } from '@tanstack/react-table';
 import { memo } from 'react';
+import { useInView } from './useInView';
 
 declare module '@tanstack/react-table' {
   interface ColumnMeta<TData extends RowData, TValue> {
@@ -12,10 +13,21 @@ declare module '@tanstack/react-table' {
 const ARROW = { asc: ' ↓', desc: ' ↑' } as const;
 const SAID = { asc: 'ascending', desc: 'descending' } as const;
 
+type Props<T> = {
+  table: Table<T>;
+  className: string;
+  /** What scrolls the table; given, only the rows near what is seen of it are drawn, and on paper all. */
+  within?: HTMLElement | null;
+  /** How many rows there are, with those that have not come yet. */
+  total?: number;
+};
+
 /** A table whose head sorts it and whose first column names the row. */
-export function SortedTable<T>({ table, className }: { table: Table<T>; className: string }) {
+export function SortedTable<T>({ table, className, within, total }: Props<T>) {
+  const { rows } = table.getRowModel();
+  const { from, to, above, below, measure } = useInView(rows.length, within);
   return (
-    <table className={className}>
+    <table className={className} aria-rowcount={total === undefined ? undefined : total + 1}>
       <thead>
         <tr>
           {table.getFlatHeaders().map((header) => {
@@ -37,19 +49,34 @@ export function SortedTable<T>({ table, className }: { table: Table<T>; classNam
         </tr>
       </thead>
       <tbody>
-        {table.getRowModel().rows.map((row) => (
-          <Line key={row.id} row={row as Row<unknown>} columns={table.options.columns} />
+        {above > 0 && <tr aria-hidden style={{ height: above }} />}
+        {rows.slice(from, to).map((row, n) => (
+          <Line
+            key={row.id}
+            row={row as Row<unknown>}
+            columns={table.options.columns}
+            at={from + n}
+            measure={within ? measure : undefined}
+          />
         ))}
+        {below > 0 && <tr aria-hidden style={{ height: below }} />}
       </tbody>
     </table>
   );
 }
 
-/** A row that is drawn again only when it is another thing or its columns are: a long list grows without drawing all of it. */
+type LineProps = {
+  row: Row<unknown>;
+  columns: unknown;
+  at: number;
+  measure?: (row: HTMLTableRowElement | null) => void;
+};
+
+/** A row that is drawn again only when it is another thing, stands elsewhere or has other columns. */
 const Line = memo(
-  function Line({ row }: { row: Row<unknown>; columns: unknown }) {
+  function Line({ row, at, measure }: LineProps) {
     return (
-      <tr>
+      <tr ref={measure} data-index={at} aria-rowindex={measure && at + 2}>
         {row.getVisibleCells().map((cell, n) => {
           const { cell: shown, meta } = cell.column.columnDef;
           const value = flexRender(shown, cell.getContext());
@@ -66,5 +93,6 @@ const Line = memo(
       </tr>
     );
   },
-  (before, after) => before.row.original === after.row.original && before.columns === after.columns,
+  (before, after) =>
+    before.row.original === after.row.original && before.columns === after.columns && before.at === after.at,
 );

@@ -107,6 +107,25 @@ class PeopleTest {
         }
     }
 
+    /** Of a long list only what is in sight is drawn; the last are reached, and all of it goes on paper. */
+    @Test
+    void theRosterIsDrawnWhereItIsSeen() {
+        try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
+            coach.signIn("head");
+            coach.go("/people");
+            coach.see("table[aria-rowcount='47'] tbody tr[aria-rowindex='2']");
+            coach.seeNone("tr[aria-rowindex='47']");
+            coach.script("document.querySelector('table').parentElement.scrollTop = 9999");
+            coach.see("tr[aria-rowindex='47'] a");
+            coach.seeNone("tr[aria-rowindex='2']");
+            coach.script("addEventListener('beforeprint', () => {"
+                    + " window.onPaper = document.querySelectorAll('tbody tr[aria-rowindex] a').length })");
+            coach.printedPages();
+            assertThat(coach.script("return window.onPaper")).isEqualTo(46L);
+            coach.nothingIsWrongHere();
+        }
+    }
+
     /** Twelve are here in twelve touches; the rest by card; a technique for all of them but one; one is taken out again. */
     @Test
     void aClassIsTakenAndMarkedInAFewTouches() {

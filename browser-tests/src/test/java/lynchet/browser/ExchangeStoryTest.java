@@ -40,6 +40,7 @@ class ExchangeStoryTest {
             coach.use("button", "Take in 1 line, leave out 1 bad");
             coach.see("div", "people.csv is taken in");
             coach.section("People", "6");
+            coach.type(coach.see("input[aria-label='Search people']"), name);
             coach.see("a", name);
         }
     }

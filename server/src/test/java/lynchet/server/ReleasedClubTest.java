@@ -50,7 +50,8 @@ class ReleasedClubTest {
             Parts.NOMINATIONS,
             Parts.MERITS,
             Parts.BELTS,
-            Parts.TALLIES);
+            Parts.TALLIES,
+            Parts.PAIRINGS);
 
     @TempDir
     Path data;

@@ -38,6 +38,7 @@ import lynchet.core.mat.ClassPattern;
 import lynchet.core.mat.Credit;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.Pairing;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Tally;
 import lynchet.core.mat.Track;
@@ -249,6 +250,18 @@ public final class Parts {
                 to.refer("MARK_FAULT", "fault", FAULT, of(tally.technique(), tally.fault()));
             });
 
+    public static final Part<Pairing> PAIRINGS = Part.record("pairings", "pairing", Pairing.class, Pairing::id)
+            .pointingAt((pairing, to) -> {
+                to.refer("RECORD_CLASS", "classId", CLASS, pairing.classId());
+                each(
+                        pairing.groups(),
+                        "groups",
+                        (group, at) -> each(
+                                group.people(),
+                                at + "/people",
+                                (id, where) -> to.refer("RECORD_STUDENT", where, STUDENT, id)));
+            });
+
     /** All of them, each after what it points at. */
     public static final List<Part<?>> ALL = List.of(
             PAIRS,
@@ -279,7 +292,8 @@ public final class Parts {
             NOMINATIONS,
             MERITS,
             BELTS,
-            TALLIES);
+            TALLIES,
+            PAIRINGS);
 
     /** Those that stand inside the archive's {@code map}. */
     public static final List<Part<?>> MAP = List.of(PAIRS, TECHNIQUES, LINKS, REACTIONS, RULESETS);

@@ -17,6 +17,7 @@ import lynchet.core.mat.ClassPattern;
 import lynchet.core.mat.Credit;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.Pairing;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.Tally;
@@ -90,6 +91,8 @@ public final class TinyClub {
     final List<Merit> merits = one(new Merit("me1", "ana", Merit.Kind.SEMINAR, DAY, 3, "summer", null, "coach"));
     final List<Belt> belts = one(new Belt("yellow-260", List.of("yellow"), "260", 2));
     final List<Tally> tallies = new ArrayList<>();
+    final List<Pairing> pairings =
+            one(new Pairing("pr1", "c1", null, 1, List.of(new Pairing.Together(List.of("ana", "bo"))), null, "coach"));
     final List<IgnoredGap> ignoredGaps = one(gap("leave", null, "guard", "hip-bump"));
 
     TinyClub() {
@@ -126,7 +129,8 @@ public final class TinyClub {
                 .with(Parts.NOMINATIONS, nominations)
                 .with(Parts.MERITS, merits)
                 .with(Parts.BELTS, belts)
-                .with(Parts.TALLIES, tallies);
+                .with(Parts.TALLIES, tallies)
+                .with(Parts.PAIRINGS, pairings);
     }
 
     static Chain chain(String id, String start, String link) {

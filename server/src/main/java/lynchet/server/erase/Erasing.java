@@ -155,6 +155,7 @@ class Erasing {
                         .toList()))
                 .toList());
         renamed(Parts.GRADINGS, gone.id(), other);
+        renamed(Parts.PAIRINGS, gone.id(), other);
         jdbc.update("delete from ignored_gap where student = ?", gone.id());
         PartStore<Nomination, ?> nominations = stores.of(Parts.NOMINATIONS);
         nominations.remove(nominations.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()

@@ -52,6 +52,8 @@ class Guard {
                         .requestMatchers(
                                 GET,
                                 "/api/classes/*/telling",
+                                "/api/classes/*/pairs",
+                                "/api/classes/*/calls",
                                 "/api/letters/**",
                                 "/api/asks",
                                 "/api/incidents/**",
@@ -95,7 +97,13 @@ class Guard {
                                 "/api/nominations/*",
                                 "/api/merits/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
-                        .requestMatchers(PUT, "/api/chains/*", "/api/classes/*", "/api/asks/*", "/api/incidents/*")
+                        .requestMatchers(
+                                PUT,
+                                "/api/chains/*",
+                                "/api/classes/*",
+                                "/api/asks/*",
+                                "/api/incidents/*",
+                                "/api/pairings/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers("/api/**")
                         .hasRole(Role.HEAD.name())

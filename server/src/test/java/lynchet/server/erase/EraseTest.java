@@ -194,6 +194,17 @@ class EraseTest {
                                         "kind", "INJURY",
                                         "what", "bumped into " + NAME)))
                 .expect(200);
+        head.put(
+                        "/api/pairings/pr-erase",
+                        Map.of(
+                                "id",
+                                "pr-erase",
+                                "classId",
+                                CLASS,
+                                "groups",
+                                List.of(Map.of("people", List.of(id, "kit-harrowgate")))),
+                        null)
+                .expect(200);
         head.post(
                         "/api/credits",
                         Map.of(

@@ -22,13 +22,20 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.Pairing;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.Tally;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.pair.Before;
+import lynchet.core.pair.Couples;
+import lynchet.core.pair.Pairs;
+import lynchet.core.pair.Partner;
+import lynchet.core.pair.Work;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Student;
+import lynchet.core.people.StudentState;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
@@ -112,6 +119,7 @@ public final class DemoClub {
                 .with(Parts.MERITS, DemoWindow.merits(today))
                 .with(Parts.BELTS, DemoWindow.belts())
                 .with(Parts.TALLIES, roomFaults(past))
+                .with(Parts.PAIRINGS, pairings(past, people))
                 .with(Parts.GRADINGS, DemoGradings.of(today, people, adult))
                 .with(Parts.ROUNDS, new DemoRounds(map, ladders, random).of(people, past, attended, tournament));
     }
@@ -222,6 +230,30 @@ public final class DemoClub {
                                 at(c, 40),
                                 c.coach(),
                                 null))));
+    }
+
+    /** Who worked with whom in the last weeks. */
+    private List<Pairing> pairings(List<TrainingClass> past, List<DemoPeople.Person> people) {
+        Map<String, Student> byId = new HashMap<>();
+        people.forEach(person -> byId.put(person.student().id(), person.student()));
+        List<Before.Made> made = new ArrayList<>();
+        past.stream()
+                .filter(c -> !c.cancelled() && c.date().isAfter(today.minusWeeks(3)))
+                .forEach(c -> {
+                    Set<String> here = attended.getOrDefault(c.id(), Set.of());
+                    List<Partner> partners = here.stream()
+                            .map(id -> Partner.of(byId.get(id), StudentState.empty(), List.of(), c.date(), Set.of()))
+                            .toList();
+                    Pairs pairs = Pairs.of(here, new Couples(partners, Work.EASY, new Before(c.id(), made)));
+                    if (!pairs.groups().isEmpty()) {
+                        List<Pairing.Together> groups = pairs.groups().stream()
+                                .map(Pairing.Together::new)
+                                .toList();
+                        Pairing pairing = new Pairing("pairs-" + c.id(), c.id(), null, 1, groups, at(c, 20), c.coach());
+                        made.add(new Before.Made(pairing, c.date()));
+                    }
+                });
+        return made.stream().map(Before.Made::pairing).toList();
     }
 
     /** What a coach ticked for the room on the latest evening with the hip-bump sweep. */

@@ -1,0 +1,51 @@
+package lynchet.core.mat;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import lynchet.core.rule.Most;
+import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Who worked with whom in a class, or in one block of it.
+ *
+ * @param block id of the block it was made for; null: for the evening
+ * @param round which of the class's pairs they are, 1 the first; a device without the server counts on from what it knows
+ * @param groups two or three people each, in the order they stand on the wall
+ * @param at when it was made
+ * @param by account of whoever made it
+ */
+public record Pairing(
+        String id,
+        String classId,
+        @Nullable String block,
+        int round,
+        @Most(200) List<Together> groups,
+        @Nullable Instant at,
+        @Most(40) @Nullable String by) {
+
+    /** Two or three who work together; one who works with the coach is in none. */
+    public record Together(@Most(3) List<String> people) {
+        public Together {
+            people = Say.list(people);
+        }
+    }
+
+    public Pairing {
+        Say.id("a pairing", id);
+        Say.there("the class of pairing " + id, classId);
+        Say.within("the round of pairing " + id, round, 0, 200);
+        groups = Say.list(groups);
+        List<String> all = new ArrayList<>();
+        groups.forEach(group -> all.addAll(group.people()));
+        if (all.stream().distinct().count() != all.size()) {
+            throw new IllegalArgumentException("pairing " + id + " names somebody twice");
+        }
+    }
+
+    /** The same pairing, as the house writes down who made it and when. */
+    public Pairing stamped(@Nullable Instant when, @Nullable String account) {
+        return new Pairing(id, classId, block, round, groups, when, account);
+    }
+}

@@ -1,0 +1,189 @@
+package lynchet.core.pair;
+
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import lynchet.core.people.Lead;
+import lynchet.core.people.Restriction;
+
+/**
+ * What any two of a room cost as a pair, and what stands against them (design: pairs, safety rules). Costs are hundredths;
+ * the least sum is the best pairing.
+ */
+public final class Couples {
+
+    /** Heavier or lighter by so much of the lighter's weight is too much. */
+    private static final double GAP = 0.2;
+
+    private static final double JUNIOR_LIVE_GAP = 0.1;
+    private static final double JUNIOR_KG = 4;
+    private static final double JUNIOR_LIVE_KG = 3;
+    private static final int JUNIOR_YEARS = 2;
+    private static final int LATELY = 3;
+
+    private final List<Partner> people;
+    private final Map<String, Integer> places = new HashMap<>();
+    private final Work work;
+    private final Before before;
+    private final boolean isJuniors;
+
+    /** @param people whoever may be paired, in any order */
+    public Couples(List<Partner> people, Work work, Before before) {
+        this.people = people.stream().sorted(Comparator.comparing(Partner::id)).toList();
+        this.work = work;
+        this.before = before;
+        for (Partner partner : this.people) {
+            places.put(partner.id(), places.size());
+        }
+        long known = people.stream().filter(p -> p.age() != null).count();
+        long young = people.stream()
+                .filter(p -> p.age() != null && p.age() < Partner.ADULT)
+                .count();
+        isJuniors = young * 2 > known;
+    }
+
+    /** Everybody, in order of id. */
+    public List<Partner> people() {
+        return people;
+    }
+
+    /** Whoever sits this work out, and why. */
+    public Map<String, Why> sitOut() {
+        Map<String, Why> out = new TreeMap<>();
+        for (Partner partner : people) {
+            Why why = partner.sitsOut(work);
+            if (why != null) {
+                out.put(partner.id(), why);
+            }
+        }
+        return out;
+    }
+
+    /** Whether the rules leave two of them together. */
+    public boolean fit(String one, String other) {
+        return why(one, other).stream().noneMatch(Why::bars);
+    }
+
+    /** What stands against two of them, or is to be minded; what bars comes first. */
+    public Set<Why> why(String one, String other) {
+        Partner a = of(one);
+        Partner b = of(other);
+        Set<Why> why = EnumSet.noneOf(Why.class);
+        for (Partner each : List.of(a, b)) {
+            Why out = each.sitsOut(work);
+            if (out != null) {
+                why.add(out);
+            }
+        }
+        if (a.apart().contains(b.id()) || b.apart().contains(a.id())) {
+            why.add(Why.APART);
+        }
+        ages(a, b, why);
+        weights(a, b, why);
+        if (work.throwing()) {
+            one(a.mayBeThrown(work), b.mayBeThrown(work), Why.NO_FALLS, Why.ONE_FALLS, why);
+        }
+        if (work.neck()) {
+            Restriction.Kind neck = Restriction.Kind.NO_NECK;
+            one(!a.is(neck), !b.is(neck), Why.NO_NECK, Why.ONE_NECK, why);
+        }
+        if (a.is(Restriction.Kind.ONE_SIDE_ONLY) || b.is(Restriction.Kind.ONE_SIDE_ONLY)) {
+            why.add(Why.ONE_SIDE);
+        }
+        if (before.tonight(one, other) > 0) {
+            why.add(Why.TONIGHT);
+        } else if (before.ago(one, other) == 0) {
+            why.add(Why.LAST_CLASS);
+        }
+        return why;
+    }
+
+    /** What two of them cost as a pair, in hundredths; only said of those who fit. */
+    public int cost(String one, String other) {
+        Partner a = of(one);
+        Partner b = of(other);
+        double sum = 0;
+        if (a.weightKg() != null && b.weightKg() != null) {
+            sum += 40 * Math.abs(a.weightKg() - b.weightKg()) / Math.min(a.weightKg(), b.weightKg());
+        }
+        if (a.ladder() != null && a.ladder().equals(b.ladder())) {
+            sum += 3 * Math.max(0, Math.abs(a.place() - b.place()) - 1);
+        }
+        if (a.isNew() && b.isNew() && (work.throwing() || work.live())) {
+            sum += 20;
+        }
+        int ago = before.ago(one, other);
+        sum += ago == 0 ? 15 : ago < LATELY ? 8 : 0;
+        if (!meet(a.lead(), b.lead())) {
+            sum += 6;
+        }
+        if (work.throwing() && a.heightCm() != null && b.heightCm() != null) {
+            sum += 4 * Math.abs(a.heightCm() - b.heightCm()) / 10.0;
+        }
+        sum += 25 * before.tonight(one, other);
+        return (int) Math.round(100 * sum);
+    }
+
+    private Partner of(String id) {
+        Integer place = places.get(id);
+        if (place == null) {
+            throw new IllegalArgumentException("there is no " + id + " in the room");
+        }
+        return people.get(place);
+    }
+
+    private boolean isJunior(Partner partner) {
+        return partner.age() == null ? isJuniors : partner.age() < Partner.ADULT;
+    }
+
+    private void ages(Partner a, Partner b, Set<Why> why) {
+        boolean young = isJunior(a);
+        if (young != isJunior(b)) {
+            why.add(Why.AGES);
+        } else if (a.age() == null || b.age() == null) {
+            why.add(Why.AGE_UNKNOWN);
+        } else if (young && Math.abs(a.age() - b.age()) > JUNIOR_YEARS) {
+            why.add(Why.AGES);
+        }
+    }
+
+    private void weights(Partner a, Partner b, Set<Why> why) {
+        boolean young = isJunior(a) || isJunior(b);
+        if (!young && !work.throwing() && !work.live()) {
+            return;
+        }
+        if (a.weightKg() == null || b.weightKg() == null) {
+            why.add(Why.WEIGHT_UNKNOWN);
+            return;
+        }
+        double lighter = Math.min(a.weightKg(), b.weightKg());
+        double most = !young
+                ? GAP * lighter
+                : work.live()
+                        ? Math.max(JUNIOR_LIVE_GAP * lighter, JUNIOR_LIVE_KG)
+                        : Math.max(GAP * lighter, JUNIOR_KG);
+        // A hair's breadth for 20 % that is no round number of grams.
+        if (Math.abs(a.weightKg() - b.weightKg()) > most + 1e-9) {
+            why.add(Why.WEIGHT);
+        }
+    }
+
+    private static void one(boolean a, boolean b, Why neither, Why onlyOne, Set<Why> why) {
+        if (!a && !b) {
+            why.add(neither);
+        } else if (a != b) {
+            why.add(onlyOne);
+        }
+    }
+
+    private boolean meet(Lead a, Lead b) {
+        if (work.leads() == Work.Leads.ANY || a == Lead.BOTH || b == Lead.BOTH) {
+            return true;
+        }
+        return (a == b) == (work.leads() == Work.Leads.ALIKE);
+    }
+}

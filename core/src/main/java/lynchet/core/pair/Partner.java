@@ -1,0 +1,134 @@
+package lynchet.core.pair;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import lynchet.core.mat.Role;
+import lynchet.core.people.Lead;
+import lynchet.core.people.Restriction;
+import lynchet.core.people.Student;
+import lynchet.core.people.StudentState;
+import lynchet.core.rank.Ladder;
+import lynchet.core.rank.Rank;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Somebody on the mat, as far as pairing asks.
+ *
+ * @param age whole years; null: not known
+ * @param weightKg kilograms; null: not known
+ * @param heightCm centimetres; null: not known
+ * @param ladder id of the ladder they stand on; null: none
+ * @param place their rank's place on it, 0 the first
+ * @param days days since they joined; below 0 for a guest
+ * @param fallsSeen whether a guest was seen to fall well; their falls are in no book
+ * @param falls breakfalls they have passed
+ * @param limits what limits them today
+ * @param knockedToday whether they knocked their head today
+ * @param apart whom they are kept apart from
+ */
+public record Partner(
+        String id,
+        @Nullable Integer age,
+        @Nullable Double weightKg,
+        @Nullable Integer heightCm,
+        Lead lead,
+        @Nullable String ladder,
+        int place,
+        int days,
+        boolean fallsSeen,
+        Set<String> falls,
+        Set<Restriction.Kind> limits,
+        boolean knockedToday,
+        Set<String> apart) {
+
+    /** Juniors are younger than this. */
+    public static final int ADULT = 16;
+
+    /** Somebody is new for so many days: three months. */
+    public static final int NEW_DAYS = 91;
+
+    /** Live rounds begin after so many days: four weeks. */
+    public static final int LIVE_DAYS = 28;
+
+    /** Somebody credited with so many classes from elsewhere is not new. */
+    private static final int PRIOR = 30;
+
+    /**
+     * Somebody as they stand on a day.
+     *
+     * @param ladders those whose ranks count in the class, the first that they stand on is taken
+     * @param falls breakfalls that are asked for
+     */
+    public static Partner of(
+            Student student, StudentState state, List<Ladder> ladders, LocalDate day, Collection<String> falls) {
+        Optional<Ladder> ladder = ladders.stream()
+                .filter(one -> state.heldOn(one.id()).isPresent())
+                .findFirst();
+        int place = ladder.map(one -> {
+                    String held = state.heldOn(one.id()).orElseThrow().rank();
+                    return one.ranks().stream().map(Rank::id).toList().indexOf(held);
+                })
+                .orElse(0);
+        boolean isGuest = student.guest() != null;
+        int since = (int) ChronoUnit.DAYS.between(student.joined(), day);
+        return new Partner(
+                student.id(),
+                student.ageOn(day).orElse(null),
+                student.weightKg(),
+                student.heightCm(),
+                student.lead() == null ? Lead.RIGHT : student.lead(),
+                ladder.map(Ladder::id).orElse(null),
+                place,
+                isGuest ? -1 : student.priorClasses() >= PRIOR ? Math.max(since, NEW_DAYS) : since,
+                isGuest && student.guest().fallsKnown(),
+                falls.stream()
+                        .filter(fall -> state.marks()
+                                .best(fall, Role.PERFORMER, null, null)
+                                .isPresent())
+                        .collect(Collectors.toSet()),
+                student.restrictions().stream()
+                        .filter(limit -> limit.holdsOn(day))
+                        .map(Restriction::kind)
+                        .collect(Collectors.toSet()),
+                student.restrictions().stream()
+                        .anyMatch(limit -> limit.kind() == Restriction.Kind.HEAD_KNOCK
+                                && limit.from().equals(day)
+                                && limit.holdsOn(day)),
+                Set.copyOf(student.keepApart()));
+    }
+
+    boolean is(Restriction.Kind limit) {
+        return limits.contains(limit);
+    }
+
+    boolean isNew() {
+        return days < NEW_DAYS;
+    }
+
+    /** Whether they may be thrown as the work asks. */
+    boolean mayBeThrown(Work work) {
+        boolean fit = !is(Restriction.Kind.NO_THROWS_TAKEN) && !is(Restriction.Kind.HEAD_KNOCK);
+        return fit && (fallsSeen || falls.containsAll(work.falls()));
+    }
+
+    /** Why they take no part in this work at all; null where they do. */
+    @Nullable
+    Why sitsOut(Work work) {
+        if (knockedToday) {
+            return Why.KNOCKED;
+        }
+        boolean knocked = is(Restriction.Kind.HEAD_KNOCK);
+        if (work.live() && (knocked || is(Restriction.Kind.NO_LIVE))) {
+            return Why.NO_LIVE;
+        }
+        if (work.throwing() && knocked) {
+            return Why.KNOCKED;
+        }
+        return work.live() && days < LIVE_DAYS ? Why.LIVE_EARLY : null;
+    }
+}

@@ -1,0 +1,81 @@
+package lynchet.core.pair;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import lynchet.core.card.Hazard;
+import lynchet.core.card.Technique;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.mat.Block;
+
+/**
+ * What a block asks of two people.
+ *
+ * @param throwing whether somebody is thrown or taken down
+ * @param live whether both try
+ * @param neck whether the neck is worked on or loaded
+ * @param falls breakfalls that the receiver needs
+ * @param leads how their stances are to meet
+ */
+public record Work(boolean throwing, boolean live, boolean neck, Set<String> falls, Leads leads) {
+
+    /** How stances are to meet. */
+    public enum Leads {
+        ANY,
+        ALIKE,
+        OPPOSED
+    }
+
+    /** Nothing that asks for care: movement and groundwork on each other's terms. */
+    public static final Work EASY = new Work(false, false, false, Set.of(), Leads.ANY);
+
+    private static final int FULL = 3;
+    private static final Set<Hazard> NECK =
+            Set.of(Hazard.CHOKE, Hazard.FRONT_CHOKE, Hazard.NECK_CRANK, Hazard.NECK_LOAD);
+
+    /** Whether a block is done in pairs. */
+    public static boolean pairs(Block block) {
+        return switch (block.kind()) {
+            case WARM_UP, BREAKFALLS, EXPLAIN, COOL_DOWN -> false;
+            case PART_DRILL, WHOLE_DRILL, TIMED_ROUNDS, POSITIONAL_ROUNDS, FREE_ROUNDS -> true;
+        };
+    }
+
+    /** What one block asks. */
+    public static Work of(Block block, GrapplingMap map) {
+        if (!pairs(block)) {
+            return EASY;
+        }
+        boolean isLive = block.kind() == Block.Kind.FREE_ROUNDS
+                || block.kind() == Block.Kind.POSITIONAL_ROUNDS
+                || (block.dose() != null && block.dose().resistance() == FULL);
+        Technique technique = block.technique() == null
+                ? null
+                : map.technique(block.technique()).orElse(null);
+        if (technique == null) {
+            return new Work(false, isLive, false, Set.of(), Leads.ANY);
+        }
+        return new Work(
+                technique.family().bringsDown() || !technique.receiverFalls().isEmpty(),
+                isLive,
+                technique.hazards().stream().anyMatch(NECK::contains),
+                Set.copyOf(technique.receiverFalls()),
+                Leads.ANY);
+    }
+
+    /** What a whole evening asks: all that one of its blocks asks. */
+    public static Work of(List<Block> blocks, GrapplingMap map) {
+        return blocks.stream().map(block -> of(block, map)).reduce(EASY, Work::and);
+    }
+
+    private Work and(Work other) {
+        Set<String> both = new TreeSet<>(falls);
+        both.addAll(other.falls);
+        return new Work(
+                throwing || other.throwing,
+                live || other.live,
+                neck || other.neck,
+                both,
+                leads == Leads.ANY ? other.leads : leads);
+    }
+}

@@ -1,0 +1,374 @@
+package lynchet.core.pair;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import lynchet.core.mat.Pairing;
+import lynchet.core.people.Lead;
+import lynchet.core.people.Restriction.Kind;
+import org.junit.jupiter.api.Test;
+
+/** Pairs against worked figures, all matchings of small rooms, and the safety rules in plain loops over whole evenings. */
+class PairsTest {
+
+    private static final Work THROWS = new Work(true, false, false, Set.of("side-fall"), Work.Leads.OPPOSED);
+    private static final Work LIVE = new Work(false, true, false, Set.of(), Work.Leads.ANY);
+
+    private static Partner adult(String id, double kg, int cm, Lead lead, int place, int days) {
+        return new Partner(
+                id, 30, kg, cm, lead, "adult", place, days, false, Set.of("side-fall"), Set.of(), false, Set.of());
+    }
+
+    private static Partner limited(Partner p, Kind... limits) {
+        return with(p, p.age(), p.weightKg(), Set.of(limits), p.falls(), p.apart());
+    }
+
+    private static Partner with(
+            Partner p, Integer age, Double kg, Set<Kind> limits, Set<String> falls, Set<String> apart) {
+        return new Partner(
+                p.id(),
+                age,
+                kg,
+                p.heightCm(),
+                p.lead(),
+                p.ladder(),
+                p.place(),
+                p.days(),
+                false,
+                falls,
+                limits,
+                false,
+                apart);
+    }
+
+    private static Couples room(Work work, Before before, Partner... people) {
+        return new Couples(List.of(people), work, before);
+    }
+
+    @Test
+    void aPairCostsWhatTheFormulaSays() {
+        Partner a = adult("a", 60, 170, Lead.RIGHT, 1, 400);
+        Partner b = adult("b", 66, 185, Lead.LEFT, 4, 400);
+        assertThat(room(THROWS, Before.NEVER, a, b).cost("a", "b"))
+                .as("4 for the weight, 6 for three ranks, 6 for the height")
+                .isEqualTo(400 + 600 + 600);
+        assertThat(room(Work.EASY, Before.NEVER, a, b).cost("b", "a")).isEqualTo(400 + 600);
+        Partner alike = adult("b", 60, 170, Lead.RIGHT, 2, 400);
+        assertThat(room(THROWS, Before.NEVER, a, alike).cost("a", "b"))
+                .as("the wanted match-up fails; one rank apart costs nothing")
+                .isEqualTo(600);
+        Partner fresh = adult("n", 60, 170, Lead.BOTH, 1, 90);
+        Partner second = adult("o", 60, 170, Lead.BOTH, 1, 0);
+        assertThat(room(THROWS, Before.NEVER, fresh, second).cost("n", "o")).isEqualTo(2000);
+        assertThat(room(Work.EASY, Before.NEVER, fresh, second).cost("n", "o")).isZero();
+        assertThat(room(THROWS, Before.NEVER, fresh, adult("o", 60, 170, Lead.BOTH, 1, 91))
+                        .cost("n", "o"))
+                .as("three months are over")
+                .isZero();
+    }
+
+    @Test
+    void whoWorkedTogetherLatelyCostsMore() {
+        Couples couples = room(
+                Work.EASY,
+                new Before(
+                        "now",
+                        List.of(
+                                made("now", 9, "a", "b"),
+                                made("now", 9, "a", "b"),
+                                made("one", 8, "a", "c"),
+                                made("two", 7, "a", "d"),
+                                made("three", 6, "a", "e"),
+                                made("four", 5, "a", "f"))),
+                List.of("a", "b", "c", "d", "e", "f").stream()
+                        .map(id -> adult(id, 60, 170, Lead.RIGHT, 1, 400))
+                        .toArray(Partner[]::new));
+        assertThat(couples.cost("a", "b")).as("two rounds tonight").isEqualTo(5000);
+        assertThat(couples.cost("c", "a")).as("last class").isEqualTo(1500);
+        assertThat(couples.cost("a", "e")).as("the last class of e").isEqualTo(1500);
+        assertThat(couples.cost("b", "c")).isZero();
+        assertThat(couples.why("a", "b")).containsExactly(Why.TONIGHT);
+        Before ofBoth = new Before(
+                "now",
+                List.of(
+                        made("one", 8, "a", "x"),
+                        made("two", 8, "b", "y"),
+                        made("three", 7, "a", "b"),
+                        made("four", 6, "c", "x"),
+                        made("five", 5, "c", "y"),
+                        made("six", 4, "c", "z"),
+                        made("seven", 3, "a", "c")));
+        assertThat(ofBoth.ago("a", "b")).as("the class before the last").isEqualTo(1);
+        assertThat(ofBoth.ago("a", "c")).as("the third of a").isEqualTo(2);
+    }
+
+    private static Before.Made made(String classId, int day, String... group) {
+        return new Before.Made(
+                new Pairing("p", classId, null, 1, List.of(new Pairing.Together(List.of(group))), null, null),
+                LocalDate.of(2026, 5, day));
+    }
+
+    @Test
+    void whatStandsAgainstAPairIsSaid() {
+        Partner a = adult("a", 60, 170, Lead.RIGHT, 1, 400);
+        Partner b = adult("b", 72, 170, Lead.RIGHT, 1, 400);
+        assertThat(room(LIVE, Before.NEVER, a, b).why("a", "b")).as("20 % just").isEmpty();
+        assertThat(room(LIVE, Before.NEVER, a, adult("b", 72.1, 170, Lead.RIGHT, 1, 400))
+                        .why("a", "b"))
+                .containsExactly(Why.WEIGHT);
+        assertThat(room(Work.EASY, Before.NEVER, a, adult("b", 120, 170, Lead.RIGHT, 1, 400))
+                        .why("a", "b"))
+                .isEmpty();
+        assertThat(room(THROWS, Before.NEVER, a, limited(b, Kind.NO_THROWS_TAKEN))
+                        .why("a", "b"))
+                .containsExactly(Why.ONE_FALLS);
+        assertThat(room(
+                                THROWS,
+                                Before.NEVER,
+                                limited(a, Kind.NO_THROWS_TAKEN),
+                                with(b, 30, 72.0, Set.of(), Set.of(), Set.of()))
+                        .why("a", "b"))
+                .as("one is limited, the other has not the fall")
+                .containsExactly(Why.NO_FALLS);
+        assertThat(room(LIVE, Before.NEVER, a, limited(b, Kind.HEAD_KNOCK)).why("a", "b"))
+                .containsExactly(Why.NO_LIVE);
+        assertThat(room(LIVE, Before.NEVER, a, adult("b", 60, 170, Lead.RIGHT, 1, 27))
+                        .why("a", "b"))
+                .containsExactly(Why.LIVE_EARLY);
+        assertThat(room(LIVE, Before.NEVER, a, adult("b", 60, 170, Lead.RIGHT, 1, 28))
+                        .why("a", "b"))
+                .isEmpty();
+        Work neck = new Work(false, false, true, Set.of(), Work.Leads.ANY);
+        assertThat(room(neck, Before.NEVER, limited(a, Kind.NO_NECK), limited(b, Kind.NO_NECK))
+                        .why("a", "b"))
+                .containsExactly(Why.NO_NECK);
+        assertThat(room(neck, Before.NEVER, a, limited(b, Kind.NO_NECK, Kind.ONE_SIDE_ONLY))
+                        .why("a", "b"))
+                .containsExactly(Why.ONE_NECK, Why.ONE_SIDE);
+        assertThat(room(Work.EASY, Before.NEVER, a, with(b, 30, null, Set.of(), Set.of(), Set.of("a")))
+                        .why("a", "b"))
+                .containsExactly(Why.APART);
+        assertThat(room(LIVE, Before.NEVER, a, with(b, null, null, Set.of(), Set.of(), Set.of()))
+                        .why("a", "b"))
+                .containsExactly(Why.WEIGHT_UNKNOWN, Why.AGE_UNKNOWN);
+    }
+
+    @Test
+    void juniorsWorkWithJuniorsOfTheirAgeAndWeight() {
+        Partner nine = with(adult("a", 30, 130, Lead.RIGHT, 1, 400), 9, 30.0, Set.of(), Set.of(), Set.of());
+        Partner eleven = with(adult("b", 36, 140, Lead.RIGHT, 1, 400), 11, 36.0, Set.of(), Set.of(), Set.of());
+        Partner twelve = with(adult("c", 30, 140, Lead.RIGHT, 1, 400), 12, 30.0, Set.of(), Set.of(), Set.of());
+        Partner unknown = with(adult("d", 30, 140, Lead.RIGHT, 1, 400), null, 30.0, Set.of(), Set.of(), Set.of());
+        Couples easy = room(Work.EASY, Before.NEVER, nine, eleven, twelve, unknown);
+        assertThat(easy.why("a", "b")).as("two years, 20 %").isEmpty();
+        assertThat(easy.why("a", "c")).containsExactly(Why.AGES);
+        assertThat(easy.why("a", "d")).as("most here are juniors").containsExactly(Why.AGE_UNKNOWN);
+        assertThat(room(LIVE, Before.NEVER, nine, eleven).why("a", "b")).containsExactly(Why.WEIGHT);
+        Partner fifteen = with(adult("e", 60, 170, Lead.RIGHT, 1, 400), 15, 60.0, Set.of(), Set.of(), Set.of());
+        Partner sixteen = with(adult("f", 60, 170, Lead.RIGHT, 1, 400), 16, 60.0, Set.of(), Set.of(), Set.of());
+        assertThat(room(Work.EASY, Before.NEVER, fifteen, sixteen).why("e", "f"))
+                .containsExactly(Why.AGES);
+        Partner small = with(adult("g", 20, 120, Lead.RIGHT, 1, 400), 8, 20.0, Set.of(), Set.of(), Set.of());
+        Partner bigger = with(adult("h", 24, 120, Lead.RIGHT, 1, 400), 8, 24.0, Set.of(), Set.of(), Set.of());
+        assertThat(room(Work.EASY, Before.NEVER, small, bigger).why("g", "h"))
+                .as("4 kg")
+                .isEmpty();
+        assertThat(room(LIVE, Before.NEVER, small, bigger).why("g", "h"))
+                .as("3 kg live")
+                .containsExactly(Why.WEIGHT);
+    }
+
+    private static Partner anyone(Random random, int n) {
+        boolean young = random.nextInt(3) == 0;
+        Set<Kind> limits = EnumSet.noneOf(Kind.class);
+        if (random.nextInt(6) == 0) {
+            limits.add(Kind.values()[random.nextInt(Kind.values().length)]);
+        }
+        double kg = Math.round((young ? 25 + random.nextInt(25) : 55 + random.nextInt(50)) * 10 + random.nextInt(10))
+                / 10.0;
+        return new Partner(
+                String.format("p%02d", n),
+                random.nextInt(12) == 0 ? null : young ? 7 + random.nextInt(9) : 16 + random.nextInt(40),
+                random.nextInt(10) == 0 ? null : kg,
+                150 + random.nextInt(45),
+                Lead.values()[random.nextInt(3)],
+                "adult",
+                random.nextInt(6),
+                random.nextInt(300) - 20,
+                random.nextInt(30) == 0,
+                random.nextInt(4) == 0 ? Set.of() : Set.of("side-fall"),
+                limits,
+                limits.contains(Kind.HEAD_KNOCK) && random.nextBoolean(),
+                random.nextInt(5) == 0 ? Set.of(String.format("p%02d", random.nextInt(8))) : Set.of());
+    }
+
+    private static Couples anyRoom(Random random, int most) {
+        List<Partner> people = new ArrayList<>();
+        int n = 1 + random.nextInt(most);
+        for (int i = 0; i < n; i++) {
+            people.add(anyone(random, i));
+        }
+        Work work = new Work(
+                random.nextBoolean(),
+                random.nextInt(3) == 0,
+                random.nextInt(3) == 0,
+                random.nextBoolean() ? Set.of("side-fall") : Set.of(),
+                Work.Leads.values()[random.nextInt(3)]);
+        return new Couples(people, work, Before.NEVER);
+    }
+
+    /** Fewest alone and least cost over every way to pair, tried one by one: alone first, then cost. */
+    private static long[] best(List<String> left, Couples couples) {
+        if (left.isEmpty()) {
+            return new long[] {0, 0};
+        }
+        String first = left.get(0);
+        long[] best = best(left.subList(1, left.size()), couples);
+        best = new long[] {best[0] + 1, best[1]};
+        for (String other : left.subList(1, left.size())) {
+            if (couples.fit(first, other)) {
+                List<String> rest = new ArrayList<>(left);
+                rest.remove(first);
+                rest.remove(other);
+                long[] found = best(rest, couples);
+                long cost = found[1] + couples.cost(first, other);
+                if (found[0] < best[0] || (found[0] == best[0] && cost < best[1])) {
+                    best = new long[] {found[0], cost};
+                }
+            }
+        }
+        return best;
+    }
+
+    @Test
+    void pairingEqualsEveryWayTriedOneByOne() {
+        Random random = new Random(11);
+        int barredRooms = 0;
+        for (int run = 0; run < 300; run++) {
+            Couples couples = anyRoom(random, 8);
+            List<String> here = couples.people().stream().map(Partner::id).toList();
+            Pairs pairs = Pairs.of(here, couples);
+            long[] best = best(here, couples);
+            int alone = pairs.alone().size();
+            long cost = 0;
+            for (List<String> group : pairs.groups()) {
+                alone += group.size() - 2;
+                cost += couples.cost(group.get(0), group.get(1));
+            }
+            assertThat(new long[] {alone, cost}).as("room %s", run).isEqualTo(best);
+            barredRooms += best[0] > here.size() % 2 ? 1 : 0;
+        }
+        assertThat(barredRooms).as("rooms where the rules bite").isGreaterThan(30);
+    }
+
+    /** The rules for two people, written out once more without the table. */
+    private static boolean breaks(Partner a, Partner b, Work work, boolean mostYoung) {
+        boolean youngA = a.age() == null ? mostYoung : a.age() < 16;
+        boolean youngB = b.age() == null ? mostYoung : b.age() < 16;
+        boolean ages =
+                youngA != youngB || (youngA && a.age() != null && b.age() != null && Math.abs(a.age() - b.age()) > 2);
+        boolean weight = false;
+        if (a.weightKg() != null && b.weightKg() != null && (youngA || work.throwing() || work.live())) {
+            double least = Math.min(a.weightKg(), b.weightKg());
+            double may = youngA ? work.live() ? Math.max(3, least / 10) : Math.max(4, least / 5) : least / 5;
+            weight = Math.abs(a.weightKg() - b.weightKg()) > may + 1e-6;
+        }
+        boolean knock = a.knockedToday() || b.knockedToday();
+        boolean nobodyFalls = work.throwing() && !falls(a, work) && !falls(b, work);
+        boolean live = work.live()
+                && (a.days() < 28 || b.days() < 28 || has(a, b, Kind.NO_LIVE) || has(a, b, Kind.HEAD_KNOCK));
+        boolean thrownKnock = work.throwing() && has(a, b, Kind.HEAD_KNOCK);
+        boolean necks =
+                work.neck() && a.limits().contains(Kind.NO_NECK) && b.limits().contains(Kind.NO_NECK);
+        boolean apart = a.apart().contains(b.id()) || b.apart().contains(a.id());
+        return ages || weight || knock || nobodyFalls || live || thrownKnock || necks || apart;
+    }
+
+    private static boolean has(Partner a, Partner b, Kind kind) {
+        return a.limits().contains(kind) || b.limits().contains(kind);
+    }
+
+    private static boolean falls(Partner p, Work work) {
+        return !p.limits().contains(Kind.NO_THROWS_TAKEN)
+                && !p.limits().contains(Kind.HEAD_KNOCK)
+                && (p.fallsSeen() || work.falls().isEmpty() || p.falls().contains("side-fall"));
+    }
+
+    @Test
+    void noEveningBreaksARuleAndNobodyIsLeftWhoCouldBePaired() {
+        Random random = new Random(12);
+        for (int run = 0; run < 1000; run++) {
+            List<Partner> people = new ArrayList<>();
+            for (int i = 0; i < 3 + random.nextInt(22); i++) {
+                people.add(anyone(random, i));
+            }
+            Work work = new Work(
+                    random.nextBoolean(),
+                    random.nextInt(3) == 0,
+                    random.nextBoolean(),
+                    Set.of("side-fall"),
+                    Work.Leads.ANY);
+            Couples couples = new Couples(people, work, Before.NEVER);
+            List<String> here = new ArrayList<>(people.stream().map(Partner::id).toList());
+            here.remove(random.nextInt(here.size()));
+            mustBeSound(people, work, Pairs.of(here, couples), here);
+        }
+    }
+
+    private static void mustBeSound(List<Partner> people, Work work, Pairs pairs, List<String> here) {
+        long known = people.stream().filter(p -> p.age() != null).count();
+        boolean mostYoung =
+                people.stream().filter(p -> p.age() != null && p.age() < 16).count() * 2 > known;
+        List<String> all = new ArrayList<>(pairs.alone());
+        pairs.groups().forEach(all::addAll);
+        assertThat(all).containsExactlyInAnyOrderElementsOf(here);
+        for (List<String> group : pairs.groups()) {
+            assertThat(group.size()).isBetween(2, 3);
+            for (int i = 0; i < group.size(); i++) {
+                for (int j = 0; j < i; j++) {
+                    assertThat(breaks(of(people, group.get(i)), of(people, group.get(j)), work, mostYoung))
+                            .as("%s with %s", group.get(i), group.get(j))
+                            .isFalse();
+                }
+            }
+        }
+        for (String alone : pairs.alone()) {
+            for (String other : pairs.alone()) {
+                assertThat(alone.equals(other) || breaks(of(people, alone), of(people, other), work, mostYoung))
+                        .as("%s and %s are both alone", alone, other)
+                        .isTrue();
+            }
+            for (List<String> group : pairs.groups()) {
+                assertThat(group.size() == 3
+                                || group.stream()
+                                        .anyMatch(p -> breaks(of(people, alone), of(people, p), work, mostYoung)))
+                        .as("%s could join %s", alone, group)
+                        .isTrue();
+            }
+        }
+    }
+
+    private static Partner of(List<Partner> people, String id) {
+        return people.stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    @Test
+    void whoCannotTakePartIsSaidAndLeft() {
+        Couples couples = room(
+                LIVE,
+                Before.NEVER,
+                adult("a", 60, 170, Lead.RIGHT, 1, 400),
+                adult("b", 60, 170, Lead.LEFT, 1, 400),
+                limited(adult("c", 60, 170, Lead.LEFT, 1, 400), Kind.NO_LIVE));
+        assertThat(Pairs.of(List.of("c", "b", "a"), couples))
+                .isEqualTo(new Pairs(List.of(List.of("a", "b")), List.of("c")));
+        assertThat(couples.sitOut()).containsOnly(java.util.Map.entry("c", Why.NO_LIVE));
+        assertThat(Pairs.of(List.of("a"), couples).alone()).containsExactly("a");
+        assertThat(Pairs.of(List.of(), couples).groups()).isEmpty();
+    }
+}

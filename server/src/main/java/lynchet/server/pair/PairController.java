@@ -1,0 +1,278 @@
+package lynchet.server.pair;
+
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import lynchet.core.club.Parts;
+import lynchet.core.mat.Block;
+import lynchet.core.mat.Pairing;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.pair.Before;
+import lynchet.core.pair.Couples;
+import lynchet.core.pair.Pairs;
+import lynchet.core.pair.Partner;
+import lynchet.core.pair.Why;
+import lynchet.core.pair.Work;
+import lynchet.core.people.Contacts;
+import lynchet.core.people.Student;
+import lynchet.core.people.StudentRecord;
+import lynchet.core.people.StudentState;
+import lynchet.core.rank.Ladder;
+import lynchet.server.club.Known;
+import lynchet.server.club.Snapshot;
+import lynchet.server.club.Stores;
+import lynchet.server.club.Taught;
+import lynchet.server.keep.Durable;
+import lynchet.server.keep.Journal;
+import lynchet.server.keep.Refusal;
+import lynchet.server.mat.RecordStore;
+import lynchet.server.mat.StudentStates;
+import lynchet.server.people.People;
+import org.jspecify.annotations.Nullable;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/**
+ * Who works with whom. A room is given out with all that pairing asks, so that a tablet goes on pairing when it does not
+ * reach the server; the rules and the costs are the core's either way. Coaches only.
+ */
+@RestController
+@RequestMapping("/api")
+class PairController {
+
+    /** A room of more couples than this is no class. */
+    private static final int MOST_PEOPLE = 120;
+
+    /** Who worked together longer ago than this does not matter any more. */
+    private static final int LATELY_DAYS = 42;
+
+    private static final int MOST_PAIRINGS = 400;
+
+    private final PairingStore pairings;
+    private final RecordStore records;
+    private final People people;
+    private final Stores stores;
+    private final StudentStates states;
+    private final Taught taught;
+    private final Known known;
+    private final Durable durable;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    PairController(
+            PairingStore pairings,
+            RecordStore records,
+            People people,
+            Stores stores,
+            StudentStates states,
+            Taught taught,
+            Known known,
+            Durable durable,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.pairings = pairings;
+        this.records = records;
+        this.people = people;
+        this.stores = stores;
+        this.states = states;
+        this.taught = taught;
+        this.known = known;
+        this.durable = durable;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /**
+     * Two of a room.
+     *
+     * @param one place in the room's people
+     * @param other place in the room's people
+     * @param cost in hundredths; null: the rules do not leave them together
+     * @param why what stands against them, or is to be minded
+     */
+    record Couple(int one, int other, @Nullable Integer cost, Set<Why> why) {}
+
+    /**
+     * A room as pairing needs it.
+     *
+     * @param block what it is asked for; null: all that the evening asks
+     * @param people those who are here and those of the track, in order of id
+     * @param couples any two of them of whom something is to be said: who is not listed fits and costs nothing
+     * @param sitOut whoever takes no part in this
+     * @param words what each reason says
+     * @param best the best pairs of those who are here
+     * @param rounds the pairs that were made tonight, the latest last
+     */
+    record Room(
+            @Nullable String block,
+            List<String> people,
+            List<Couple> couples,
+            Map<String, Why> sitOut,
+            Map<Why, String> words,
+            Pairs best,
+            List<Pairing> rounds) {}
+
+    /** @param without who sits out for now */
+    @GetMapping("/classes/{id}/pairs")
+    @Transactional(readOnly = true)
+    Room room(
+            @PathVariable String id,
+            @RequestParam @Nullable String block,
+            @RequestParam @Nullable Set<String> without) {
+        TrainingClass training = records.trained(id);
+        Snapshot now = taught.now();
+        Work work =
+                block == null ? Work.of(training.blocks(), now.map()) : Work.of(blockOf(training, block), now.map());
+        List<String> here = records.presentIn(id);
+        List<String> able = here.stream()
+                .filter(one -> without == null || !without.contains(one))
+                .toList();
+        List<Partner> partners = partners(roomOf(training, here), training, now, work);
+        Couples couples = new Couples(partners, work, before(training));
+        return new Room(
+                block,
+                couples.people().stream().map(Partner::id).toList(),
+                couplesOf(couples),
+                couples.sitOut(),
+                words(),
+                Pairs.of(able, couples),
+                pairings.ofClass(id));
+    }
+
+    private static Block blockOf(TrainingClass training, String block) {
+        return training.block(block).orElseThrow(() -> Refusal.missing("block", block));
+    }
+
+    /** Whoever is here, and whoever of the track may come yet. */
+    private List<Student> roomOf(TrainingClass training, List<String> here) {
+        Map<String, Student> room = new TreeMap<>(stores.of(Parts.PEOPLE).find(here));
+        people.onTrack(training.track()).stream()
+                .filter(student -> student.left() == null)
+                .sorted(Comparator.comparing(Student::id))
+                .limit(Math.max(0, MOST_PEOPLE - room.size()))
+                .forEach(student -> room.putIfAbsent(student.id(), student));
+        return List.copyOf(room.values());
+    }
+
+    private List<Partner> partners(List<Student> room, TrainingClass training, Snapshot now, Work work) {
+        Map<String, StudentState> stand =
+                states.of(room.stream().map(Student::id).toList());
+        Set<String> counting =
+                StudentRecord.counts(now.ladders(), training.track()).keySet();
+        List<Ladder> ladders = now.ladders().stream()
+                .sorted(Comparator.comparing((Ladder ladder) -> !counting.contains(ladder.id()))
+                        .thenComparing(Ladder::id))
+                .toList();
+        return room.stream()
+                .map(student -> Partner.of(
+                        student,
+                        stand.getOrDefault(student.id(), StudentState.empty()),
+                        ladders,
+                        training.date(),
+                        work.falls()))
+                .toList();
+    }
+
+    private Before before(TrainingClass training) {
+        return new Before(
+                training.id(),
+                pairings.between(training.date().minusDays(LATELY_DAYS), training.date(), MOST_PAIRINGS));
+    }
+
+    private static List<Couple> couplesOf(Couples couples) {
+        List<String> ids = couples.people().stream().map(Partner::id).toList();
+        List<Couple> all = new ArrayList<>();
+        for (int i = 0; i < ids.size(); i++) {
+            for (int j = i + 1; j < ids.size(); j++) {
+                Set<Why> why = couples.why(ids.get(i), ids.get(j));
+                boolean isBarred = why.stream().anyMatch(Why::bars);
+                Integer cost = isBarred ? null : (Integer) couples.cost(ids.get(i), ids.get(j));
+                if (isBarred || cost != 0 || !why.isEmpty()) {
+                    all.add(new Couple(i, j, cost, why));
+                }
+            }
+        }
+        return all;
+    }
+
+    private static Map<Why, String> words() {
+        Map<Why, String> words = new TreeMap<>();
+        for (Why why : Why.values()) {
+            words.put(why, why.words());
+        }
+        return words;
+    }
+
+    /** Keeps the pairs of a round, or changes them: whoever changed them last is right. */
+    @PutMapping("/pairings/{id}")
+    Pairing keep(@PathVariable String id, @RequestBody Pairing sent) {
+        if (!id.equals(sent.id())) {
+            throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + sent.id() + ".");
+        }
+        return durable.write(() -> transaction.execute(status -> kept(sent)));
+    }
+
+    private Pairing kept(Pairing sent) {
+        records.kept(sent.classId());
+        Optional<Pairing> before = pairings.find(sent.id());
+        if (before.isPresent() && !before.get().classId().equals(sent.classId())) {
+            throw Refusal.taken(sent.id(), "Pairs of another class were already kept as " + sent.id() + ".");
+        }
+        known.check(Parts.PAIRINGS, sent);
+        for (int n = 0; n < sent.groups().size(); n++) {
+            if (sent.groups().get(n).people().size() < 2) {
+                throw Refusal.bad("GROUP_SMALL", "/groups/" + n, "Two or three people work together, not one.");
+            }
+        }
+        Pairing stamped = sent.stamped(
+                before.map(Pairing::at).orElseGet(() -> clock.instant().truncatedTo(ChronoUnit.MILLIS)), Journal.who());
+        if (before.isEmpty()) {
+            pairings.add(List.of(stamped));
+        } else if (!before.get().equals(stamped)) {
+            pairings.change(List.of(stamped));
+        }
+        return stamped;
+    }
+
+    /** Whom to call about somebody, as somebody with a telephone in the hand needs it. */
+    record CallFor(
+            String student,
+            @Nullable String emergency,
+            @Nullable String emergencyPhone,
+            @Nullable String guardian,
+            @Nullable String guardianPhone) {}
+
+    /** Whom to call about those who are here and those of the track: for an injury, without the server too. */
+    @GetMapping("/classes/{id}/calls")
+    @Transactional(readOnly = true)
+    List<CallFor> calls(@PathVariable String id) {
+        TrainingClass training = records.trained(id);
+        List<CallFor> calls = new ArrayList<>();
+        for (Student student : roomOf(training, records.presentIn(id))) {
+            Contacts its = student.contacts();
+            calls.add(
+                    its == null
+                            ? new CallFor(student.id(), null, null, null, null)
+                            : new CallFor(
+                                    student.id(),
+                                    its.emergency(),
+                                    its.emergencyPhone(),
+                                    its.guardian(),
+                                    its.guardianPhone()));
+        }
+        return calls;
+    }
+}

@@ -19,6 +19,7 @@ const ChainEditorPage = lazy(() =>
 const RanksPage = lazy(() => import('./rank/RanksPage').then((m) => ({ default: m.RanksPage })));
 const RankPage = lazy(() => import('./rank/RankPage').then((m) => ({ default: m.RankPage })));
 const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.MatPage })));
+const WallPage = lazy(() => import('./mat/pair/WallPage').then((m) => ({ default: m.WallPage })));
 const PlanPage = lazy(() => import('./mat/PlanPage').then((m) => ({ default: m.PlanPage })));
 const CardsPage = lazy(() => import('./mat/CardsPage').then((m) => ({ default: m.CardsPage })));
 const OffPage = lazy(() => import('./mat/OffPage').then((m) => ({ default: m.OffPage })));
@@ -99,6 +100,7 @@ export function App() {
               <Route path="/mat/week" element={<WeekPage />} />
               <Route path="/mat/:id/off" element={<OffPage />} />
               <Route path="/mat/:id/plan" element={<PlanPage />} />
+              <Route path="/mat/:id/wall" element={<WallPage />} />
               <Route path="/mat/:id/cards" element={<CardsPage />} />
               <Route path="/mat/:id" element={<MatPage />} />
               <Route path="/people" element={<PeoplePage />} />

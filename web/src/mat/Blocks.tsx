@@ -1,19 +1,20 @@
 import { Button } from '@mantine/core';
-import { useState } from 'react';
 import { Link } from 'react-router';
-import { newId } from '../api/client';
 import { type MapIndex, useNames } from '../api/queries';
 import type { Block, ClassSheet } from '../api/types';
-import { useRecord } from '../record/Recording';
-import { useNotices } from '../ui/Notices';
 import { plain } from '../ui/words';
 import classes from './MatPage.module.css';
+import { doseWords } from './plan';
 import { RoomFaults } from './RoomFaults';
+import { Done } from './run/Done';
+import { isDrilled, loggedOf, useDrillLog } from './useDrillLog';
 
 type Props = { map: MapIndex; sheet: ClassSheet; readOnly: boolean };
 
 /** The class block by block: what to say, what to watch, its cautions, and the drill logged for everyone present. */
 export function Blocks({ map, sheet, readOnly }: Props) {
+  const { log } = useDrillLog(sheet);
+  const left = sheet.training.blocks.filter((block) => isDrilled(block) && !loggedOf(sheet, block));
   return (
     <>
       <div className={classes.planned}>
@@ -37,6 +38,11 @@ export function Blocks({ map, sheet, readOnly }: Props) {
           )}
         </div>
       )}
+      {!readOnly && left.length > 1 && sheet.attendance.length > 0 && (
+        <Button size="md" variant="default" mt={8} onClick={() => log(left)}>
+          All of it done as planned
+        </Button>
+      )}
       <ol className={classes.blocks}>
         {sheet.training.blocks.map((block) => (
           <BlockLine key={block.id} {...{ map, sheet, block, readOnly }} />
@@ -46,45 +52,10 @@ export function Blocks({ map, sheet, readOnly }: Props) {
   );
 }
 
-const SIDES = { BOTH: 'each side', RIGHT: 'right only', LEFT: 'left only' } as const;
-
 function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
-  const record = useRecord();
-  const say = useNotices();
-  const names = useNames().data;
-  const [except, setExcept] = useState<string[]>([]);
-  const calledBy = (id: string) => names?.find((one) => one.id === id)?.calledBy ?? 'somebody';
+  const people = useNames().data ?? [];
   const technique = map.technique.get(block.technique);
   const fault = technique?.faults.find((f) => f.id === block.watchFault);
-  const logged = sheet.practice.find((p) => p.blockId === block.id && !p.student && !p.withdrawn);
-  const log = async (dose: NonNullable<Block['dose']>) => {
-    const id = newId('p');
-    const classId = sheet.training.id;
-    const body = {
-      id,
-      classId,
-      blockId: block.id,
-      technique: block.technique,
-      side: dose.sides,
-      reps: dose.reps,
-      part: block.kind === 'PART_DRILL',
-      role: 'PERFORMER' as const,
-      except,
-      withdrawn: false,
-    };
-    try {
-      await record({ kind: 'practise', body }, `${block.title}, logged for everyone here`);
-      say.done(`${block.title} is logged for everyone here.`, () => takeBack(id));
-    } catch (error) {
-      say.failed(error);
-    }
-  };
-  const takeBack = (id: string) =>
-    record(
-      { kind: 'withdraw', body: { id, classId: sheet.training.id } },
-      `${block.title}, not logged after all`,
-      id,
-    ).catch(say.failed);
   return (
     <li className={classes.block} data-block={block.id}>
       <h3>
@@ -93,6 +64,7 @@ function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
           {plain(block.kind).toLowerCase()} · {block.minutes} min
         </span>
       </h3>
+      {block.dose && block.dose.reps > 0 && <p>{doseWords(block.dose)}</p>}
       {block.watchCue && <p className={classes.cue}>“{block.watchCue}”</p>}
       {fault && (
         <p>
@@ -107,55 +79,7 @@ function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
             {caution.text}
           </p>
         ))}
-      {logged && (
-        <p className={classes.logged}>
-          Logged: {logged.reps} reps {SIDES[logged.side]}, for everyone here
-          {logged.except.length > 0 && ` but ${logged.except.map(calledBy).join(', ')}`}{' '}
-          {!readOnly && (
-            <Button variant="subtle" size="compact-md" onClick={() => takeBack(logged.id)}>
-              Take back
-            </Button>
-          )}
-        </p>
-      )}
-      {!logged && !readOnly && block.technique && block.dose && (
-        <>
-          <Button
-            size="md"
-            variant="default"
-            disabled={sheet.attendance.length === 0}
-            onClick={() => block.dose && log(block.dose)}
-          >
-            Log {block.dose.reps} reps {SIDES[block.dose.sides]} for {sheet.attendance.length - except.length}{' '}
-            here
-          </Button>
-          {sheet.attendance.length > 0 && (
-            <details className={classes.room}>
-              <summary>
-                {except.length === 0 ? 'Somebody sat it out' : `Without ${except.map(calledBy).join(', ')}`}
-              </summary>
-              <div>
-                {sheet.attendance.map(({ student }) => (
-                  <button
-                    key={student}
-                    type="button"
-                    aria-pressed={except.includes(student)}
-                    onClick={() =>
-                      setExcept(
-                        except.includes(student)
-                          ? except.filter((one) => one !== student)
-                          : [...except, student],
-                      )
-                    }
-                  >
-                    {calledBy(student)}
-                  </button>
-                ))}
-              </div>
-            </details>
-          )}
-        </>
-      )}
+      <Done sheet={sheet} block={block} people={people} readOnly={readOnly} />
       {technique && !readOnly && <RoomFaults sheet={sheet} technique={technique} />}
     </li>
   );

@@ -1,11 +1,12 @@
 import { Button, SegmentedControl } from '@mantine/core';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { useCalls } from '../api/pairs';
 import { useCalendar, useClassSheet, useMap, useNames, useSession } from '../api/queries';
 import type { ClassSheet, Name } from '../api/types';
 import { NEW } from '../form/fields';
 import { PageHead, tonight } from '../frame/PageHead';
-import { withGuests, withWaiting } from '../record/overlay';
+import { withGuests, withKnocks, withWaiting } from '../record/overlay';
 import { useWaiting } from '../record/Recording';
 import { Empty, Loaded } from '../ui/States';
 import { date, time } from '../ui/words';
@@ -15,8 +16,16 @@ import { ClassMarks } from './ClassMarks';
 import { ContestedNote } from './ContestedNote';
 import { Corrections } from './Corrections';
 import { GuestAdd } from './GuestAdd';
+import { InjuryPanel } from './injury/InjuryPanel';
 import { MarkPanel } from './MarkPanel';
 import classes from './MatPage.module.css';
+import { PairsBoard } from './pair/PairsBoard';
+import { usePairs } from './pair/usePairs';
+import { digits, stretchesOf } from './run/clock';
+import { RunPanel } from './run/RunPanel';
+import { Strip } from './run/Strip';
+import { useAwake } from './run/useAwake';
+import { useClock } from './run/useClock';
 import { Tiles } from './Tiles';
 import { useCheckIn } from './useCheckIn';
 
@@ -68,6 +77,10 @@ export function MatPage() {
   );
 }
 
+const LABELS = { pairs: 'Who with whom', run: 'Run', injury: 'On the mat' } as const;
+
+type Mode = 'here' | 'pairs' | 'run' | 'mark' | 'injury';
+
 function OpenClass({ id }: { id: string }) {
   const sheet = useClassSheet(id);
   const names = useNames();
@@ -80,9 +93,9 @@ function OpenClass({ id }: { id: string }) {
 
 function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Name[] }) {
   const waiting = useWaiting();
-  const people = useMemo(() => withGuests(known, waiting), [known, waiting]);
+  const people = useMemo(() => withKnocks(withGuests(known, waiting), waiting), [known, waiting]);
   const sheet = useMemo(() => withWaiting(kept, waiting), [kept, waiting]);
-  const [mode, setMode] = useState<'here' | 'mark'>('here');
+  const [mode, setMode] = useState<Mode>('here');
   const [student, setStudent] = useState<string | null>(null);
   const [everyone, setEveryone] = useState(false);
   const [adding, setAdding] = useState(false);
@@ -98,74 +111,106 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
 
   const { checkIn, leave, all, onCard } = useCheckIn(training, here, people);
   const absent = shown.filter((who) => !here.has(who.id));
+  const pairs = usePairs(sheet, people, mayWrite);
+  useCalls(training.id, mayWrite); // kept on the device for an injury without the server
+  const stretches = useMemo(() => stretchesOf(training.blocks), [training.blocks]);
+  const clock = useClock(training.id, stretches, mayWrite);
+  useAwake(clock.dial.runs);
 
   return (
     <div className={classes.mat}>
-      <section className={classes.people} aria-label="People">
-        <div className={classes.bar}>
-          <strong>
-            {date(training.date)}, {time(training.start)}
-            {training.area && ` · ${training.area}`}
-          </strong>
-          <span className={classes.count}>{sheet.attendance.length} here</span>
-          {mayWrite && mode === 'here' && <CardField onCard={onCard} />}
-          {mayWrite && mode === 'here' && people.some((one) => one.card) && (
-            <Link to={`/mat/${training.id}/cards`}>Cards</Link>
-          )}
-          {mode === 'here' && (
-            <Button variant="default" onClick={() => setEveryone((before) => !before)}>
-              {everyone ? 'This track' : 'Everyone'}
-            </Button>
-          )}
-          {mayWrite && mode === 'here' && !everyone && absent.length > 0 && (
-            <Button variant="default" onClick={() => all(absent)}>
-              All {absent.length === shown.length ? '' : 'others '}are here
-            </Button>
-          )}
-          {mayWrite && mode === 'here' && (
-            <Button variant="default" aria-expanded={adding} onClick={() => setAdding(!adding)}>
-              Guest
-            </Button>
-          )}
+      {mode === 'run' && training.blocks.length > 0 && (
+        <div className={classes.evening}>
+          <Strip blocks={training.blocks} at={clock.at} dial={clock.dial} onTurn={clock.turn} />
         </div>
-        {adding && mode === 'here' && (
-          <GuestAdd training={training} people={people} onDone={() => setAdding(false)} />
-        )}
-        {training.cancelled && (
-          <p className={classes.off}>
-            This class is called off. {mayWrite && <Link to={`/mat/${training.id}/off`}>Whom to tell</Link>}
-          </p>
-        )}
-        {mayWrite && <ContestedNote sheet={kept} people={people} />}
-        <Tiles
-          people={shown}
-          here={here}
-          chosen={mode === 'mark' ? student : null}
-          readOnly={!mayWrite}
-          label={mode === 'mark' ? 'Choose whom to mark' : 'Tap who is here'}
-          onTap={(who) => {
-            if (mode === 'mark') {
-              setStudent(who.id === student ? null : who.id);
-              side.current?.scrollIntoView({ block: 'start' }); // on a phone it stands below the people
-            } else if (here.has(who.id)) leave(who);
-            else checkIn(who, 'NAME');
-          }}
-        />
-        <Corrections sheet={sheet} people={people} />
-        {shown.length === 0 && (
-          <p className={classes.hint}>
-            {mode === 'mark'
-              ? 'Check people in first; then they can be marked.'
-              : everyone
-                ? 'Nobody trains here yet.'
-                : 'Nobody is on this track yet. “Everyone” shows all who train here.'}
-          </p>
-        )}
-      </section>
-      <aside ref={side} className={classes.side} aria-label={mode === 'mark' ? 'Mark' : 'Blocks'}>
+      )}
+      {mode === 'run' || mode === 'pairs' || mode === 'injury' ? (
+        <section className={classes.people} aria-label={LABELS[mode]}>
+          {mode === 'pairs' && <PairsBoard sheet={sheet} pairs={pairs} />}
+          {mode === 'injury' && (
+            <InjuryPanel sheet={sheet} people={people} pairs={pairs} onDone={() => setMode('run')} />
+          )}
+          {mode === 'run' && (
+            <Loaded query={map}>
+              {(index) => <RunPanel map={index} sheet={sheet} people={people} clock={clock} />}
+            </Loaded>
+          )}
+        </section>
+      ) : (
+        <section className={classes.people} aria-label="People">
+          <div className={classes.bar}>
+            <strong>
+              {date(training.date)}, {time(training.start)}
+              {training.area && ` · ${training.area}`}
+            </strong>
+            <span className={classes.count}>{sheet.attendance.length} here</span>
+            {mayWrite && mode === 'here' && <CardField onCard={onCard} />}
+            {mayWrite && mode === 'here' && people.some((one) => one.card) && (
+              <Link to={`/mat/${training.id}/cards`}>Cards</Link>
+            )}
+            {mode === 'here' && (
+              <Button variant="default" onClick={() => setEveryone((before) => !before)}>
+                {everyone ? 'This track' : 'Everyone'}
+              </Button>
+            )}
+            {mayWrite && mode === 'here' && !everyone && absent.length > 0 && (
+              <Button variant="default" onClick={() => all(absent)}>
+                All {absent.length === shown.length ? '' : 'others '}are here
+              </Button>
+            )}
+            {mayWrite && mode === 'here' && (
+              <Button variant="default" aria-expanded={adding} onClick={() => setAdding(!adding)}>
+                Guest
+              </Button>
+            )}
+          </div>
+          {adding && mode === 'here' && (
+            <GuestAdd training={training} people={people} onDone={() => setAdding(false)} />
+          )}
+          {training.cancelled && (
+            <p className={classes.off}>
+              This class is called off. {mayWrite && <Link to={`/mat/${training.id}/off`}>Whom to tell</Link>}
+            </p>
+          )}
+          {mayWrite && <ContestedNote sheet={kept} people={people} />}
+          <Tiles
+            people={shown}
+            here={here}
+            chosen={mode === 'mark' ? student : null}
+            readOnly={!mayWrite}
+            label={mode === 'mark' ? 'Choose whom to mark' : 'Tap who is here'}
+            onTap={(who) => {
+              if (mode === 'mark') {
+                setStudent(who.id === student ? null : who.id);
+                side.current?.scrollIntoView({ block: 'start' }); // on a phone it stands below the people
+              } else if (here.has(who.id)) leave(who);
+              else checkIn(who, 'NAME');
+            }}
+          />
+          <Corrections sheet={sheet} people={people} />
+          {shown.length === 0 && (
+            <p className={classes.hint}>
+              {mode === 'mark'
+                ? 'Check people in first; then they can be marked.'
+                : everyone
+                  ? 'Nobody trains here yet.'
+                  : 'Nobody is on this track yet. “Everyone” shows all who train here.'}
+            </p>
+          )}
+        </section>
+      )}
+      <aside
+        ref={side}
+        className={classes.side}
+        aria-label={
+          mode === 'mark' ? 'Mark' : mode === 'run' || mode === 'injury' ? 'Who with whom' : 'Blocks'
+        }
+      >
         <Loaded query={map}>
           {(index) =>
-            mode === 'mark' && student === null ? (
+            mode === 'run' || mode === 'injury' ? (
+              <PairsBoard sheet={sheet} pairs={pairs} />
+            ) : mode === 'mark' && student === null ? (
               <ClassMarks map={index} sheet={sheet} people={people} />
             ) : mode === 'mark' ? (
               <MarkPanel
@@ -185,13 +230,29 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
           <SegmentedControl
             size="lg"
             aria-label="What to do"
-            value={mode}
-            onChange={(value) => setMode(value as 'here' | 'mark')}
+            value={mode === 'injury' ? '' : mode}
+            onChange={(value) => setMode(value as Mode)}
             data={[
               { value: 'here', label: 'Here' },
+              { value: 'pairs', label: 'Pairs' },
+              { value: 'run', label: 'Run' },
               { value: 'mark', label: 'Mark' },
             ]}
           />
+          {clock.dial.begun && mode !== 'run' && (
+            <button type="button" className={classes.ticking} onClick={() => setMode('run')}>
+              {digits(clock.dial.left)}
+            </button>
+          )}
+          <Button
+            size="lg"
+            variant="outline"
+            color="rowan"
+            className={classes.injury}
+            onClick={() => setMode('injury')}
+          >
+            Injury
+          </Button>
         </footer>
       )}
     </div>

@@ -4,10 +4,10 @@ import { useRecord } from '../record/Recording';
 import { useNotices } from '../ui/Notices';
 import classes from './MatPage.module.css';
 
-type Props = { sheet: ClassSheet; technique: Technique };
+type Props = { sheet: ClassSheet; technique: Technique; open?: boolean };
 
 /** Faults of the room as large ticks: what is seen here and there, without a name. */
-export function RoomFaults({ sheet, technique }: Props) {
+export function RoomFaults({ sheet, technique, open = false }: Props) {
   const record = useRecord();
   const say = useNotices();
   const counts = new Map<string, number>();
@@ -31,7 +31,7 @@ export function RoomFaults({ sheet, technique }: Props) {
   };
   if (technique.faults.length === 0) return null;
   return (
-    <details className={classes.room}>
+    <details className={classes.room} open={open}>
       <summary>Seen in the room{total > 0 && `: ${total}`}</summary>
       <div>
         {technique.faults.map((fault) => (

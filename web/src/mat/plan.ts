@@ -33,6 +33,14 @@ const DOSE: NonNullable<Block['dose']> = {
   surface: 'MAT',
 };
 
+const SIDES = { BOTH: 'each side', RIGHT: 'right only', LEFT: 'left only' } as const;
+
+type Doses = Pick<NonNullable<Block['dose']>, 'reps' | 'sides' | 'swaps'>;
+
+/** "8 each side, then swap" */
+export const doseWords = ({ reps, sides, swaps }: Doses) =>
+  `${reps} ${SIDES[sides]}${swaps > 0 ? ', then swap' : ''}`;
+
 export const blankBlock = (kind: Block['kind'], minutes: number): Block => ({
   id: '',
   kind,

@@ -2,17 +2,19 @@ import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { send } from '../api/client';
 import { useSession } from '../api/queries';
-import type { ClassSheet, Name } from '../api/types';
+import type { ClassSheet, Name, Room } from '../api/types';
 import type { Database } from './kept';
 import { Outbox, type Sent, type Waiting } from './outbox';
-import { withGuests, withWaiting } from './overlay';
+import { withGuests, withKnocks, withPairs, withWaiting } from './overlay';
 
 const OutboxContext = createContext<Outbox | null>(null);
 
 /** What is read again once records are taken: the one class, the one student; everything else when it is next shown. */
 function readAgain(client: QueryClient, taken: Waiting[]) {
   client.invalidateQueries({ queryKey: ['people'], refetchType: 'none' });
-  if (taken.some((one) => one.kind === 'guest')) client.invalidateQueries({ queryKey: ['names'] });
+  if (taken.some((one) => one.kind === 'guest' || one.kind === 'incident'))
+    client.invalidateQueries({ queryKey: ['names'] });
+  if (taken.some((one) => one.kind === 'incident')) client.invalidateQueries({ queryKey: ['pairs'] });
   const classes = new Set(taken.flatMap((one) => classOf(one) ?? []));
   for (const id of classes) client.invalidateQueries({ queryKey: ['classes', id] });
   const students = new Set(taken.flatMap((one) => (one.kind === 'mark' ? [one.body.student] : [])));
@@ -26,6 +28,13 @@ const classOf = (one: Waiting) => ('classId' in one.body ? one.body.classId : nu
 function nowKept(client: QueryClient, one: Waiting) {
   if (one.kind === 'guest')
     client.setQueryData<Name[]>(['names'], (names) => names && withGuests(names, [one]));
+  else if (one.kind === 'pair')
+    client.setQueriesData<Room>(
+      { queryKey: ['pairs', one.body.classId] },
+      (room) => room && { ...room, rounds: withPairs(room.rounds, one.body.classId, [one]) },
+    );
+  else if (one.kind === 'incident')
+    client.setQueryData<Name[]>(['names'], (names) => names && withKnocks(names, [one]));
   else if (classOf(one))
     client.setQueryData<ClassSheet>(['classes', classOf(one)], (sheet) => sheet && withWaiting(sheet, [one]));
 }

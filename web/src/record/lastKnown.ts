@@ -2,8 +2,8 @@ import { type DehydratedState, dehydrate, hydrate, type QueryClient } from '@tan
 import type { Welcome } from '../api/types';
 import type { Database } from './kept';
 
-/** What the mat needs without the server: who is signed in, the map, the people, the classes that were looked at. */
-const KEPT = new Set(['session', 'map', 'names', 'classes', 'ladders', 'words']);
+/** What the mat needs without the server: who is signed in, the map, the people, the classes looked at with whom to pair and call. */
+const KEPT = new Set(['session', 'map', 'names', 'classes', 'ladders', 'words', 'pairs', 'calls']);
 
 /** How long what was read stays good enough without the server. */
 const LONGEST = 14 * 24 * 3600 * 1000;

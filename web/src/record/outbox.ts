@@ -1,5 +1,5 @@
 import { Problem } from '../api/client';
-import type { Attendance, Mark, PracticeEntry, Student, Tally } from '../api/types';
+import type { Attendance, Incident, Mark, Pairing, PracticeEntry, Student, Tally } from '../api/types';
 import type { Database } from './kept';
 import type { TakenOut } from './overlay';
 
@@ -12,6 +12,11 @@ export type Sent =
   | { kind: 'withdraw'; body: { id: string; classId: string } }
   | { kind: 'tally'; body: Pick<Tally, 'id' | 'classId' | 'technique' | 'fault'> }
   | { kind: 'untally'; body: { id: string; classId: string } }
+  | { kind: 'pair'; body: Pick<Pairing, 'id' | 'classId' | 'block' | 'round' | 'groups'> }
+  | {
+      kind: 'incident';
+      body: Pick<Incident, 'id' | 'student' | 'classId' | 'kind' | 'on' | 'time' | 'partner'>;
+    }
   | { kind: 'mark'; body: Partial<Mark> & { id: string; student: string } };
 
 /**
@@ -35,6 +40,7 @@ const PATHS = {
   practise: '/practice',
   mark: '/marks',
   tally: '/tallies',
+  incident: '/incidents',
 } as const;
 
 /** Where each is taken back. */
@@ -220,6 +226,10 @@ export class Outbox {
         // Already gone, or another device's check-in was first and this one was never kept.
         if (!(error instanceof Problem && error.status === 404)) throw error;
       });
+    } else if (one.kind === 'pair') {
+      await this.send('PUT', `/pairings/${one.body.id}`, one.body); // whoever changed them last is right
+    } else if (one.kind === 'incident') {
+      await this.send('POST', PATHS.incident, { incident: one.body });
     } else {
       const isLate = one.kind !== 'guest' && Date.now() - Date.parse(one.at) > LATE;
       await this.send('POST', PATHS[one.kind], isLate ? { ...one.body, at: one.at } : one.body);

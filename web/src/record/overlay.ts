@@ -1,4 +1,4 @@
-import type { Attendance, ClassSheet, Name, PracticeEntry } from '../api/types';
+import type { Attendance, ClassSheet, Name, Pairing, PracticeEntry } from '../api/types';
 import type { Waiting } from './outbox';
 
 /** A class sheet as it will be once everything that waits here is taken. */
@@ -9,6 +9,7 @@ export function withWaiting(sheet: ClassSheet, waiting: Waiting[]): ClassSheet {
   let tallies = sheet.tallies;
   for (const one of waiting) {
     if (one.aside !== undefined || one.kind === 'guest' || one.kind === 'mark') continue;
+    if (one.kind === 'pair' || one.kind === 'incident') continue;
     if (one.body.classId !== id) continue;
     if (one.kind === 'attend') {
       const { student } = one.body;
@@ -39,6 +40,36 @@ export function withGuests(names: Name[], waiting: Waiting[]): Name[] {
       : [],
   );
   return added.length === 0 ? names : [...names, ...added];
+}
+
+/** The same people, limited at once by a head knock that waits to be sent. */
+export function withKnocks(names: Name[], waiting: Waiting[]): Name[] {
+  const knocked = new Set(
+    waiting.flatMap((one) =>
+      one.kind === 'incident' && one.aside === undefined && one.body.kind === 'HEAD_KNOCK'
+        ? [one.body.student]
+        : [],
+    ),
+  );
+  if (knocked.size === 0) return names;
+  return names.map((one) =>
+    knocked.has(one.id) && !one.limits.includes('HEAD_KNOCK')
+      ? { ...one, limits: [...one.limits, 'HEAD_KNOCK'] }
+      : one,
+  );
+}
+
+/** The pairs of a class, those that wait here among them; whichever was changed last stands for its round. */
+export function withPairs(rounds: Pairing[], classId: string, waiting: Waiting[]): Pairing[] {
+  let all = rounds;
+  for (const one of waiting) {
+    if (one.kind !== 'pair' || one.aside !== undefined || one.body.classId !== classId) continue;
+    const made: Pairing = { ...one.body, at: one.at, by: one.account };
+    all = all.some((round) => round.id === made.id)
+      ? all.map((round) => (round.id === made.id ? { ...made, at: round.at } : round))
+      : [...all, made];
+  }
+  return [...all].sort((a, b) => a.round - b.round);
 }
 
 /** Somebody whom this device took out, and the id of the check-in that it meant. */

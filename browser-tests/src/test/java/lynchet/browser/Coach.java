@@ -11,6 +11,7 @@ import java.time.Duration;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BooleanSupplier;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import java.util.regex.Matcher;
@@ -135,6 +136,19 @@ final class Coach implements AutoCloseable {
                 .orElse(null));
     }
 
+    /** Waits until something holds. */
+    void until(String what, BooleanSupplier holds) {
+        waiting(what).until(d -> holds.getAsBoolean());
+    }
+
+    /** All of them that show now. */
+    List<WebElement> all(String css) {
+        see(css);
+        return driver.findElements(By.cssSelector(css)).stream()
+                .filter(WebElement::isDisplayed)
+                .toList();
+    }
+
     void seeNo(String tag, String text) {
         By by = By.xpath("//" + tag + "[contains(normalize-space(.), \"" + text + "\")]");
         waiting("to see no more " + text).until(d -> d.findElements(by).stream().noneMatch(WebElement::isDisplayed));
@@ -188,6 +202,8 @@ final class Coach implements AutoCloseable {
     /** Touches something with the finger, whatever is used for the rest. */
     void touch(WebElement element) {
         presses++;
+        // Notices stand over the foot of the page for a moment; nobody touches through them.
+        driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);
         element.click();
     }
 
@@ -231,7 +247,10 @@ final class Coach implements AutoCloseable {
                   const opening = indexedDB.open('lynchet');
                   opening.onsuccess = () => {
                     const get = opening.result.transaction('known').objectStore('known').get('queries');
-                    get.onsuccess = () => yes(JSON.stringify(get.result ?? {}).includes(`"classes","${classId}"`));
+                    get.onsuccess = () => {
+                      const known = JSON.stringify(get.result ?? {});
+                      yes(['classes', 'pairs', 'calls'].every((of) => known.includes(`"${of}","${classId}"`)));
+                    };
                   };
                 });
                 navigator.serviceWorker.ready.then(async () => {

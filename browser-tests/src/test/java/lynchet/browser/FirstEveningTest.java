@@ -147,7 +147,7 @@ class FirstEveningTest {
             marta.use("button[@data-student]", name);
         }
         marta.see("span", "2 here");
-        marta.use("button", "Log 10 reps each side for 2 here");
+        marta.use("button", "Done as planned");
         marta.touch(marta.see("label", "Mark"));
         marta.use("button[@data-student]", "Ada");
         marta.use("button", "Hip-bump sweep");

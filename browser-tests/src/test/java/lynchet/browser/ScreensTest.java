@@ -27,6 +27,7 @@ class ScreensTest {
         {"ranks", "/ranks", "ol h2"},
         {"rank-opened", "/ranks/adult/orange", "[aria-label=Findings] li"},
         {"mat", "/mat/fundamentals-2026-11-24", "[data-student=orla-fenwick]"},
+        {"wall", "/mat/fundamentals-2026-11-21/wall", "ul li"},
         {"week", "/mat/week", "section a strong"},
         {"plan", "/mat/fundamentals-2026-11-24/plan", "fieldset input"},
         {"cards", "/mat/juniors-2026-11-24/cards", "[data-card]"},
@@ -72,6 +73,7 @@ class ScreensTest {
             "home-chart",
             "incidents",
             "incident",
+            "wall",
             "week",
             "copies",
             "weigh",
@@ -157,7 +159,8 @@ class ScreensTest {
             coach.signIn("viewer");
             coach.go("/mat/fundamentals-2026-11-24");
             coach.see("[data-student=orla-fenwick][disabled]");
-            coach.seeNo("button", "Log 8 reps");
+            coach.seeNo("button", "Done as planned");
+            coach.seeNo("button", "Injury");
             coach.go("/chains/hip-bump-answers");
             coach.see("span", "read only");
             coach.seeNo("button", "Save");

@@ -1,0 +1,147 @@
+import { Button, Select } from '@mantine/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { ClassSheet } from '../../api/types';
+import { Waiting } from '../../ui/States';
+import classes from './Pairs.module.css';
+import type { Pairing } from './usePairs';
+
+type Props = { sheet: ClassSheet; pairs: Pairing };
+
+const PAIRED = new Set(['PART_DRILL', 'WHOLE_DRILL', 'TIMED_ROUNDS', 'POSITIONAL_ROUNDS', 'FREE_ROUNDS']);
+
+/** The pairs of the evening: a touch on two people swaps them and says what that breaks. */
+export function PairsBoard({ sheet, pairs }: Props) {
+  const [chosen, setChosen] = useState<string | null>(null);
+  const { id, blocks } = sheet.training;
+  const { groups, alone, gone, resting, calledBy } = pairs;
+  const touch = (who: string) => {
+    if (chosen === null) return setChosen(who);
+    setChosen(null);
+    if (chosen !== who) void pairs.swap(chosen, who);
+  };
+  const person = (who: string) => (
+    <button
+      key={who}
+      type="button"
+      data-paired={who}
+      aria-pressed={who === chosen}
+      onClick={() => touch(who)}
+    >
+      {calledBy(who)}
+    </button>
+  );
+  if (pairs.isWaiting) return <Waiting />;
+  return (
+    <section className={classes.board} aria-label="Pairs">
+      <div className={classes.head}>
+        <h2>Pairs</h2>
+        <Select
+          aria-label="Pairs for"
+          size="md"
+          allowDeselect={false}
+          value={pairs.block ?? ''}
+          onChange={(block) => pairs.setBlock(block || null)}
+          data={[
+            { value: '', label: 'For the evening' },
+            ...blocks
+              .filter((one) => PAIRED.has(one.kind))
+              .map((one) => ({ value: one.id, label: `For ${one.title}` })),
+          ]}
+        />
+      </div>
+      <p className={classes.how} aria-live="polite">
+        {chosen
+          ? `${calledBy(chosen)} changes places with …`
+          : pairs.isMade
+            ? 'Touch two people to swap them.'
+            : 'By weight, rank, height and who worked together lately; the safety rules come first.'}
+      </p>
+      {chosen && (
+        <div className={classes.acts}>
+          <Button
+            size="md"
+            variant="default"
+            onClick={() => {
+              setChosen(null);
+              void pairs.takeOut(chosen, true);
+            }}
+          >
+            {calledBy(chosen)} sits out
+          </Button>
+          <Button size="md" variant="subtle" onClick={() => setChosen(null)}>
+            Leave it
+          </Button>
+        </div>
+      )}
+      <ul className={classes.groups}>
+        {groups.map((group) => {
+          const { breaks, minds, looks } = pairs.said(group);
+          return (
+            <li key={group.join()} data-group>
+              <div>{group.map(person)}</div>
+              {group.length === 3 && <p className={classes.mind}>three: change at each swap</p>}
+              {breaks.map((words) => (
+                <p key={words} className={classes.breaks}>
+                  {words}
+                </p>
+              ))}
+              {minds.length > 0 && <p className={classes.mind}>{minds.join('; ')}</p>}
+              {looks && <p className={classes.mind}>not known here; look</p>}
+            </li>
+          );
+        })}
+      </ul>
+      {pairs.isMade && alone.length > 0 && (
+        <div className={classes.loose}>
+          <strong>Not paired</strong>
+          {alone.map((who) => (
+            <Button
+              key={who}
+              size="md"
+              variant={chosen ? 'outline' : 'default'}
+              onClick={() => (chosen ? touch(who) : pairs.place(who))}
+            >
+              {calledBy(who)}
+            </Button>
+          ))}
+        </div>
+      )}
+      {gone.length > 0 && (
+        <div className={classes.loose}>
+          <strong>Not here any more</strong>
+          {gone.map((who) => (
+            <Button key={who} size="md" variant="default" onClick={() => pairs.takeOut(who, false)}>
+              {calledBy(who)}: close up
+            </Button>
+          ))}
+        </div>
+      )}
+      {resting.length > 0 && (
+        <div className={classes.loose}>
+          <strong>Sits out</strong>
+          {resting.map((who) => (
+            <Button key={who} size="md" variant="subtle" onClick={() => pairs.goOn(who)}>
+              {calledBy(who)}
+            </Button>
+          ))}
+        </div>
+      )}
+      <div className={classes.acts}>
+        <Button
+          size="lg"
+          variant={pairs.isMade ? 'default' : 'filled'}
+          disabled={sheet.attendance.length < 2}
+          onClick={pairs.make}
+        >
+          {pairs.isMade ? 'New pairs' : 'Pair them'}
+        </Button>
+        {pairs.isMade && (
+          <Button component={Link} to={`/mat/${id}/wall`} size="lg" variant="default">
+            On the wall
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}

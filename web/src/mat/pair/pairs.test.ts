@@ -1,0 +1,139 @@
+import { describe, expect, it } from 'vitest';
+import type { Room } from '../../api/types';
+import { random } from '../../testing/random';
+import {
+  against,
+  aloneOf,
+  type Group,
+  pairedUp,
+  placed,
+  swapped,
+  type Table,
+  tableOf,
+  takenOut,
+} from './pairs';
+
+function anyRoom(next: () => number): Room {
+  const people = Array.from(
+    { length: 2 + Math.floor(next() * 14) },
+    (_, n) => `p${String(n).padStart(2, '0')}`,
+  );
+  const bars = next() * 0.6;
+  const couples: Room['couples'] = [];
+  for (let one = 0; one < people.length; one++)
+    for (let other = one + 1; other < people.length; other++) {
+      const isBarred = next() < bars;
+      couples.push({
+        one,
+        other,
+        cost: isBarred ? null : Math.floor(next() * 4000),
+        why: isBarred ? ['WEIGHT'] : [],
+      });
+    }
+  return { people, couples, sitOut: {}, best: { groups: [], alone: [] }, rounds: [], block: null, words: {} };
+}
+
+const changed = (before: Group[], after: Group[]) => {
+  const then = new Set(after.map((group) => [...group].sort().join()));
+  return before.filter((group) => !then.has([...group].sort().join())).length;
+};
+
+function sound(groups: Group[], here: string[], table: Table) {
+  const all = groups.flat();
+  expect(new Set(all).size).toBe(all.length);
+  expect(here).toEqual(expect.arrayContaining(all));
+  for (const group of groups) {
+    expect([2, 3]).toContain(group.length);
+    expect(against(group, table)).toEqual([]);
+  }
+}
+
+describe('pairs without the server', () => {
+  it('breaks no rule, leaves nobody who could be paired, and whoever comes or goes moves one group', () => {
+    const next = random(31);
+    for (let run = 0; run < 500; run++) {
+      const room = anyRoom(next);
+      const table = tableOf(room);
+      const [late, ...here] = room.people;
+      const groups = pairedUp(here, table);
+      sound(groups, here, table);
+      const alone = aloneOf(groups, here);
+      for (const one of alone) {
+        expect(alone.filter((other) => other !== one && table.fit(one, other))).toEqual([]);
+        for (const group of groups)
+          expect(group.length === 3 || group.some((other) => !table.fit(one, other))).toBe(true);
+      }
+      const then = placed(late, groups, alone, table);
+      sound(then, room.people, table);
+      expect(changed(groups, then)).toBeLessThanOrEqual(1);
+      const hurt = room.people[Math.floor(next() * room.people.length)];
+      const after = takenOut(hurt, then, aloneOf(then, room.people), table);
+      expect(after.flat()).not.toContain(hurt);
+      sound(after, room.people, table);
+      expect(changed(then, after)).toBeLessThanOrEqual(2);
+    }
+  });
+
+  const room: Room = {
+    people: ['a', 'b', 'c', 'd', 'e'],
+    couples: [
+      { one: 0, other: 1, cost: 100, why: [] },
+      { one: 0, other: 2, cost: 900, why: ['LAST_CLASS'] },
+      { one: 0, other: 3, cost: null, why: ['WEIGHT'] },
+      { one: 2, other: 3, cost: 900, why: [] },
+    ],
+    sitOut: {},
+    best: { groups: [], alone: [] },
+    rounds: [],
+    block: null,
+    words: {},
+  };
+  const table = tableOf(room);
+
+  it('takes who costs least, whichever way round two are named', () => {
+    expect(
+      pairedUp(['a', 'b', 'c', 'd'], table)
+        .map((group) => [...group].sort().join(''))
+        .sort(),
+    ).toEqual(['ac', 'bd']);
+    expect(table.cost('c', 'a')).toBe(900);
+    expect(table.fit('d', 'a')).toBe(false);
+    expect(table.fit('a', 'guest')).toBe(true);
+    expect(
+      pairedUp(['a', 'c', 'd', 'e'], table)
+        .map((group) => [...group].sort().join(''))
+        .sort(),
+    ).toEqual(['ae', 'cd']);
+  });
+
+  it('places somebody late with whoever is alone, then out of a trio, then as a third', () => {
+    expect(placed('e', [['a', 'b']], ['c', 'e'], table)).toEqual([
+      ['a', 'b'],
+      ['c', 'e'],
+    ]);
+    expect(placed('e', [['a', 'b', 'c']], ['e'], table)).toEqual([
+      ['b', 'c'],
+      ['a', 'e'],
+    ]);
+    expect(placed('e', [['a', 'b']], ['e'], table)).toEqual([['a', 'b', 'e']]);
+    expect(placed('d', [['a', 'b']], ['d'], table)).toEqual([['a', 'b']]);
+    expect(takenOut('e', [['a', 'b', 'e']], [], table)).toEqual([['a', 'b']]);
+  });
+
+  it('swaps two people and says what stands against them then', () => {
+    const after = swapped(
+      [
+        ['a', 'b'],
+        ['c', 'd'],
+      ],
+      'b',
+      'd',
+    );
+    expect(after).toEqual([
+      ['a', 'd'],
+      ['c', 'b'],
+    ]);
+    expect(against(after[0], table)).toEqual(['WEIGHT']);
+    expect(swapped([['a', 'b']], 'b', 'e')).toEqual([['a', 'e']]);
+  });
+});

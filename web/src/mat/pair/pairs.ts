@@ -1,0 +1,163 @@
+import type { Room, Why } from '../../api/types';
+
+/** What the core says of any two of a room. */
+export type Table = {
+  knows: (id: string) => boolean;
+  fit: (one: string, other: string) => boolean;
+  cost: (one: string, other: string) => number;
+  why: (one: string, other: string) => Why[];
+};
+
+/** Two or three who work together. */
+export type Group = string[];
+
+/** Somebody whom the room does not know, such as a guest of this minute, fits everybody; the coach looks. */
+export function tableOf(room: Room): Table {
+  const place = new Map(room.people.map((id, n) => [id, n]));
+  const said = new Map(
+    room.couples.map((couple) => [couple.one * room.people.length + couple.other, couple]),
+  );
+  const of = (one: string, other: string) => {
+    const a = place.get(one);
+    const b = place.get(other);
+    if (a === undefined || b === undefined) return undefined;
+    return said.get(Math.min(a, b) * room.people.length + Math.max(a, b));
+  };
+  return {
+    knows: (id) => place.has(id),
+    fit: (one, other) => {
+      const couple = of(one, other);
+      return !couple || couple.cost !== null;
+    },
+    cost: (one, other) => of(one, other)?.cost ?? 0,
+    why: (one, other) => of(one, other)?.why ?? [],
+  };
+}
+
+/** Who is here and in no group. */
+export const aloneOf = (groups: Group[], here: string[]) => {
+  const placed = new Set(groups.flat());
+  return here.filter((id) => !placed.has(id));
+};
+
+const fits = (person: string, group: Group, table: Table) => group.every((other) => table.fit(person, other));
+
+const costs = (person: string, group: Group, table: Table) =>
+  group.reduce((sum, other) => sum + table.cost(person, other), 0);
+
+const without = (group: Group, person: string) => group.filter((one) => one !== person);
+
+function cheapest<T>(all: T[], cost: (one: T) => number): T | undefined {
+  let best: T | undefined;
+  for (const one of all) if (best === undefined || cost(one) < cost(best)) best = one;
+  return best;
+}
+
+/**
+ * Places somebody who came late: with somebody who is alone, else with one out of a trio, else as a third. At most one group
+ * changes; where no group bears them they stay alone.
+ */
+export function placed(person: string, groups: Group[], alone: string[], table: Table): Group[] {
+  const others = alone.filter((one) => one !== person && table.fit(person, one));
+  const mate = cheapest(others, (one) => table.cost(person, one));
+  if (mate !== undefined) return [...groups, [mate, person]];
+  const out = groups
+    .filter((group) => group.length === 3)
+    .flatMap((trio) => trio.map((third) => ({ trio, third, rest: without(trio, third) })))
+    .filter(({ third, rest }) => table.fit(person, third) && table.fit(rest[0], rest[1]));
+  const taken = cheapest(out, ({ third, rest }) => table.cost(person, third) + table.cost(rest[0], rest[1]));
+  if (taken)
+    return [...groups.map((group) => (group === taken.trio ? taken.rest : group)), [taken.third, person]];
+  const joined = cheapest(
+    groups.filter((group) => group.length === 2 && fits(person, group, table)),
+    (group) => costs(person, group, table),
+  );
+  return joined ? groups.map((group) => (group === joined ? [...group, person] : group)) : groups;
+}
+
+/** Takes somebody out; who worked with them is placed anew, and nobody else moves. */
+export function takenOut(person: string, groups: Group[], alone: string[], table: Table): Group[] {
+  const group = groups.find((one) => one.includes(person));
+  if (!group) return groups;
+  const rest = without(group, person);
+  if (rest.length === 2) return groups.map((one) => (one === group ? rest : one));
+  const left = groups.filter((one) => one !== group);
+  return placed(
+    rest[0],
+    left,
+    alone.filter((one) => one !== person),
+    table,
+  );
+}
+
+/** Two people in each other's place; one of them may be alone. */
+export const swapped = (groups: Group[], one: string, other: string): Group[] =>
+  groups.map((group) => group.map((id) => (id === one ? other : id === other ? one : id)));
+
+/** What stands against a group, or is to be minded in it. */
+export const against = (group: Group, table: Table): Why[] => [
+  ...new Set(group.flatMap((one, n) => group.slice(n + 1).flatMap((other) => table.why(one, other)))),
+];
+
+/**
+ * Pairs without the server: the cheapest couples first, then better wherever two pairs cost less the other way round or
+ * somebody alone can be let in. Not always the very best, and by the same rules.
+ */
+export function pairedUp(here: string[], table: Table): Group[] {
+  const people = [...here].sort();
+  const couples = people
+    .flatMap((one, n) => people.slice(n + 1).map((other): [string, string] => [one, other]))
+    .filter(([one, other]) => table.fit(one, other))
+    .sort((a, b) => table.cost(...a) - table.cost(...b));
+  let groups: Group[] = [];
+  const taken = new Set<string>();
+  for (const couple of couples)
+    if (!couple.some((id) => taken.has(id))) {
+      groups.push(couple);
+      for (const id of couple) taken.add(id);
+    }
+  groups = letIn(groups, aloneOf(groups, people), table);
+  for (let better = cheaper(groups, table); better; better = cheaper(groups, table)) groups = better;
+  for (const id of aloneOf(groups, people)) {
+    const joined = cheapest(
+      groups.filter((group) => group.length === 2 && fits(id, group, table)),
+      (group) => costs(id, group, table),
+    );
+    if (joined) groups = groups.map((group) => (group === joined ? [...group, id] : group));
+  }
+  return groups;
+}
+
+/** Two who are alone come in by parting one pair, as long as there are such. */
+function letIn(groups: Group[], alone: string[], table: Table): Group[] {
+  for (const one of alone)
+    for (const other of alone) {
+      if (one === other) continue;
+      const parted = groups.find(([a, b]) => table.fit(one, a) && table.fit(other, b));
+      if (parted)
+        return letIn(
+          [...groups.filter((group) => group !== parted), [parted[0], one], [parted[1], other]],
+          alone.filter((id) => id !== one && id !== other),
+          table,
+        );
+    }
+  return groups;
+}
+
+/** The same pairs with two of them the other way round, if that costs less. */
+function cheaper(groups: Group[], table: Table): Group[] | null {
+  for (let i = 0; i < groups.length; i++)
+    for (let j = 0; j < i; j++) {
+      const [a, b] = groups[i];
+      const [c, d] = groups[j];
+      const now = table.cost(a, b) + table.cost(c, d);
+      for (const [x, y] of [
+        [c, d],
+        [d, c],
+      ]) {
+        if (table.fit(a, x) && table.fit(b, y) && table.cost(a, x) + table.cost(b, y) < now)
+          return groups.map((group, n) => (n === i ? [a, x] : n === j ? [b, y] : group));
+      }
+    }
+  return null;
+}

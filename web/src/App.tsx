@@ -20,6 +20,7 @@ const RanksPage = lazy(() => import('./rank/RanksPage').then((m) => ({ default: 
 const RankPage = lazy(() => import('./rank/RankPage').then((m) => ({ default: m.RankPage })));
 const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.MatPage })));
 const WallPage = lazy(() => import('./mat/pair/WallPage').then((m) => ({ default: m.WallPage })));
+const SheetPage = lazy(() => import('./mat/SheetPage').then((m) => ({ default: m.SheetPage })));
 const PlanPage = lazy(() => import('./mat/PlanPage').then((m) => ({ default: m.PlanPage })));
 const CardsPage = lazy(() => import('./mat/CardsPage').then((m) => ({ default: m.CardsPage })));
 const OffPage = lazy(() => import('./mat/OffPage').then((m) => ({ default: m.OffPage })));
@@ -101,6 +102,7 @@ export function App() {
               <Route path="/mat/:id/off" element={<OffPage />} />
               <Route path="/mat/:id/plan" element={<PlanPage />} />
               <Route path="/mat/:id/wall" element={<WallPage />} />
+              <Route path="/mat/:id/sheet" element={<SheetPage />} />
               <Route path="/mat/:id/cards" element={<CardsPage />} />
               <Route path="/mat/:id" element={<MatPage />} />
               <Route path="/people" element={<PeoplePage />} />

@@ -1,6 +1,6 @@
-import { NumberInput, Select, TextInput } from '@mantine/core';
+import { Button, NumberInput, Select, TextInput } from '@mantine/core';
 import type { MapIndex } from '../api/queries';
-import type { Block, ChainView } from '../api/types';
+import type { Block, ChainView, DoseSum } from '../api/types';
 import { useErrorAt } from '../form/useDraft';
 import { plain } from '../ui/words';
 import classes from './PlanPage.module.css';
@@ -12,6 +12,8 @@ type Props = {
   n: number;
   techniques: { value: string; label: string }[];
   chains: ChainView[];
+  /** What fits into it; null while that is not known. */
+  sum: DoseSum | null;
   onChange: (block: Block) => void;
 };
 
@@ -22,7 +24,7 @@ const SIDES = [
 ];
 
 /** One block: its kind and minutes first, then what is drilled and what to watch. */
-export function BlockFields({ map, block, n, techniques, chains, onChange }: Props) {
+export function BlockFields({ map, block, n, techniques, chains, sum, onChange }: Props) {
   const error = useErrorAt();
   const technique = map.technique.get(block.technique);
   const at = `blocks.${n}`;
@@ -92,6 +94,18 @@ export function BlockFields({ map, block, n, techniques, chains, onChange }: Pro
               />
             </>
           )}
+          {technique && block.kind === 'PART_DRILL' && technique.steps.length > 1 && (
+            <Select
+              aria-label={`Steps of ${nth}`}
+              data={partsOf(technique.steps.length)}
+              value={`${block.fromStep || 1}-${block.toStep || technique.steps.length}`}
+              allowDeselect={false}
+              onChange={(part) => {
+                const [from, to] = (part ?? '0-0').split('-').map(Number);
+                onChange({ ...block, fromStep: from, toStep: to });
+              }}
+            />
+          )}
           <TextInput
             aria-label={`Cue of ${nth}`}
             placeholder="The one cue to say"
@@ -132,6 +146,120 @@ export function BlockFields({ map, block, n, techniques, chains, onChange }: Pro
           )}
         </div>
       )}
+      {dose && drills(block.kind) && (
+        <Dosed block={block} dose={dose} sum={sum} nth={nth} at={at} onChange={onChange} />
+      )}
     </>
+  );
+}
+
+/** Steps 1 to 2, 1 to 3 … of a technique. */
+const partsOf = (steps: number) =>
+  Array.from({ length: steps }, (_, from) =>
+    Array.from({ length: steps - from }, (__, more) => {
+      const [first, last] = [from + 1, from + 1 + more];
+      return {
+        value: `${first}-${last}`,
+        label:
+          first === 1 && last === steps
+            ? 'all steps'
+            : first === last
+              ? `step ${first}`
+              : `steps ${first} to ${last}`,
+      };
+    }),
+  ).flat();
+
+type DosedProps = {
+  block: Block;
+  dose: NonNullable<Block['dose']>;
+  sum: DoseSum | null;
+  nth: string;
+  at: string;
+  onChange: (block: Block) => void;
+};
+
+/** How it is dosed: explaining, changes, pace; and what fits, either way round. */
+function Dosed({ block, dose, sum, nth, at, onChange }: DosedProps) {
+  const error = useErrorAt();
+  const change = (part: Partial<typeof dose>) => onChange({ ...block, dose: { ...dose, ...part } });
+  const number = (
+    label: string,
+    field: 'explain' | 'swaps' | 'pace' | 'resistance',
+    suffix: string,
+    max: number,
+  ) => (
+    <NumberInput
+      aria-label={`${label} of ${nth}`}
+      suffix={suffix}
+      min={0}
+      max={max}
+      error={error(`${at}.dose.${field}`)}
+      value={dose[field]}
+      onChange={(value) => change({ [field]: Number(value) })}
+    />
+  );
+  const isAlone = block.kind === 'BREAKFALLS';
+  return (
+    <details className={classes.dosed}>
+      <summary>
+        {sum
+          ? `${block.minutes} min fit ${sum.each} for each person${dose.sides === 'BOTH' ? ' on each side' : ''}${sum.spare > 0 ? `, ${sum.spare} spare` : ''}; ${dose.reps} need ${sum.needs} min`
+          : 'How it is dosed'}
+      </summary>
+      <div className={classes.dose}>
+        {number('Explaining', 'explain', ' s to show', 3600)}
+        {!isAlone && number('Swaps', 'swaps', ' swaps', 50)}
+        {number('Pace', 'pace', ' s a rep', 600)}
+        {!isAlone && number('Resistance', 'resistance', ' of 3 effort', 3)}
+        <Select
+          aria-label={`Tempo of ${nth}`}
+          data={[
+            { value: 'SLOW', label: 'slow' },
+            { value: 'BUILDING', label: 'building' },
+            { value: 'FAST', label: 'fast' },
+          ]}
+          value={dose.tempo}
+          allowDeselect={false}
+          onChange={(tempo) => change({ tempo: tempo as typeof dose.tempo })}
+        />
+        <Select
+          aria-label={`Surface of ${nth}`}
+          data={[
+            { value: 'MAT', label: 'on the mat' },
+            { value: 'CRASH_MAT', label: 'on the crash mat' },
+          ]}
+          value={dose.surface}
+          allowDeselect={false}
+          onChange={(surface) => change({ surface: surface as typeof dose.surface })}
+        />
+        <TextInput
+          aria-label={`Stop of ${nth}`}
+          placeholder="Stop when …"
+          maxLength={120}
+          error={error(`${at}.dose.stop`)}
+          value={dose.stop ?? ''}
+          onChange={(event) => change({ stop: event.currentTarget.value || null })}
+        />
+      </div>
+      {sum && (
+        <p className={classes.fits}>
+          {sum.each !== dose.reps && sum.each > 0 && sum.each <= 500 && (
+            <Button size="compact-md" variant="subtle" onClick={() => change({ reps: sum.each })}>
+              Do {sum.each}
+            </Button>
+          )}
+          {sum.needs !== block.minutes && sum.needs >= 1 && sum.needs <= 240 && (
+            <Button
+              size="compact-md"
+              variant="subtle"
+              onClick={() => onChange({ ...block, minutes: sum.needs })}
+            >
+              Take {sum.needs} min
+            </Button>
+          )}
+        </p>
+      )}
+    </details>
   );
 }

@@ -1,6 +1,6 @@
 import { Button, SegmentedControl } from '@mantine/core';
 import { useMemo, useRef, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { useCalls } from '../api/pairs';
 import { useCalendar, useClassSheet, useMap, useNames, useSession } from '../api/queries';
 import type { ClassSheet, Name } from '../api/types';
@@ -79,7 +79,8 @@ export function MatPage() {
 
 const LABELS = { pairs: 'Who with whom', run: 'Run', injury: 'On the mat' } as const;
 
-type Mode = 'here' | 'pairs' | 'run' | 'mark' | 'injury';
+const MODES = ['here', 'pairs', 'run', 'mark', 'injury'] as const;
+type Mode = (typeof MODES)[number];
 
 function OpenClass({ id }: { id: string }) {
   const sheet = useClassSheet(id);
@@ -95,7 +96,9 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
   const waiting = useWaiting();
   const people = useMemo(() => withKnocks(withGuests(known, waiting), waiting), [known, waiting]);
   const sheet = useMemo(() => withWaiting(kept, waiting), [kept, waiting]);
-  const [mode, setMode] = useState<Mode>('here');
+  const [params, setParams] = useSearchParams();
+  const mode = MODES.find((one) => one === params.get('do')) ?? 'here';
+  const setMode = (to: Mode) => setParams(to === 'here' ? {} : { do: to }, { replace: true });
   const [student, setStudent] = useState<string | null>(null);
   const [everyone, setEveryone] = useState(false);
   const [adding, setAdding] = useState(false);

@@ -1,6 +1,8 @@
-import { Autocomplete, Button, NumberInput, Select, TextInput } from '@mantine/core';
+import { Autocomplete, Button, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
+import { useDebouncedValue } from '@mantine/hooks';
 import { type MapIndex, readPlan, useChains, useDays } from '../api/queries';
-import type { Block, DrillShape, Track, TrainingClass } from '../api/types';
+import { useSums } from '../api/sums';
+import type { Block, DrillShape, Summed, Track, TrainingClass } from '../api/types';
 import { EditForm } from '../form/EditForm';
 import { Rows } from '../form/Lists';
 import { type Opened, useDraft } from '../form/useDraft';
@@ -29,6 +31,8 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
   const areas = [...new Set(tracks.flatMap((t) => t.slots.flatMap((slot) => slot.area ?? [])))].sort();
   const techniques = techniqueOptions(map) as { value: string; label: string }[];
   const put = (blocks: Block[]) => change({ blocks });
+  const [asked] = useDebouncedValue(whole({ ...training, id: training.id || 'sum' }, map), 300);
+  const sums = useSums(asked).data;
   return (
     <EditForm
       title={isNew ? 'When and where' : 'What is done'}
@@ -96,9 +100,19 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
           value={training.theme ?? ''}
           onChange={(event) => change({ theme: event.currentTarget.value || null })}
         />
+        <Textarea
+          label="For whoever covers"
+          className={classes.wide}
+          autosize
+          minRows={1}
+          maxLength={500}
+          error={error('handOver')}
+          value={training.handOver ?? ''}
+          onChange={(event) => change({ handOver: event.currentTarget.value || null })}
+        />
       </div>
       <AskedFor track={training.track} map={map} />
-      <Sum training={training} />
+      <Sum training={training} sums={sums} />
       <Rows
         label="Blocks"
         at="blocks"
@@ -108,7 +122,12 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
         add="Add a block"
       >
         {(block, take, n) => (
-          <BlockFields {...{ map, block, n, techniques }} chains={chains.data ?? []} onChange={take} />
+          <BlockFields
+            {...{ map, block, n, techniques }}
+            sum={sums?.sum.blocks.length === training.blocks.length ? sums.sum.blocks[n].dose : null}
+            chains={chains.data ?? []}
+            onChange={take}
+          />
         )}
       </Rows>
       <div className={classes.ways}>
@@ -135,11 +154,13 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
   );
 }
 
-/** How the minutes of the blocks stand to those of the class. */
-function Sum({ training }: { training: TrainingClass }) {
-  const left = leftOf(training);
+/** How the class adds up: blocks, changes and water beside its minutes, and the falls that everybody takes. */
+function Sum({ training, sums }: { training: TrainingClass; sums?: Summed }) {
+  const between = sums ? sums.sum.changes + sums.sum.water : 0;
+  const left = leftOf(training) - between;
   const share = (minutes: number) =>
-    `${(100 * minutes) / Math.max(training.minutes, minutesOf(training.blocks))}%`;
+    `${(100 * minutes) / Math.max(training.minutes, minutesOf(training.blocks) + between)}%`;
+  const falls = sums?.sum.falls ?? 0;
   return (
     <div>
       <div className={classes.strip} aria-hidden="true">
@@ -151,10 +172,22 @@ function Sum({ training }: { training: TrainingClass }) {
         ))}
       </div>
       <p role="status" className={left < 0 ? classes.over : 'quiet'}>
-        {minutesOf(training.blocks)} of {training.minutes} minutes
+        {minutesOf(training.blocks)}
+        {sums && between > 0 && ` + ${sums.sum.changes} between blocks + ${sums.sum.water} water`} of{' '}
+        {training.minutes} minutes
         {left > 0 && `, ${left} left`}
         {left < 0 && `: ${-left} over the class. It can be saved; something will be cut short.`}
       </p>
+      {sums && falls > 0 && (
+        <p className={falls > sums.fewFalls ? classes.over : 'quiet'}>
+          {falls} falls for each person
+          {falls > sums.mostFalls
+            ? `: at most ${sums.mostFalls} a class, ${sums.fewFalls} for juniors and in the first three months.`
+            : falls > sums.fewFalls
+              ? `: too many for juniors and in the first three months, who take ${sums.fewFalls} a class at most.`
+              : `, of ${sums.fewFalls} for juniors and newcomers and ${sums.mostFalls} for others.`}
+        </p>
+      )}
     </div>
   );
 }

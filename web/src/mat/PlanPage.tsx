@@ -55,6 +55,7 @@ const outside = (track: string, on: string): TrainingClass => ({
   blocks: [],
   cancelled: false,
   pinned: false,
+  handOver: null,
 });
 
 function Planned({ opened }: { opened: Opened<TrainingClass> }) {
@@ -75,6 +76,9 @@ function Planned({ opened }: { opened: Opened<TrainingClass> }) {
             </span>
             <Button variant="default" component={Link} to={`/mat/${value.id}/off`}>
               {value.cancelled ? 'Called off' : 'Call it off'}
+            </Button>
+            <Button variant="default" component={Link} to={`/mat/${value.id}/sheet`}>
+              Class sheet
             </Button>
             <Button variant="default" onClick={toMat}>
               To the mat

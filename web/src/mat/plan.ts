@@ -31,6 +31,9 @@ const DOSE: NonNullable<Block['dose']> = {
   tempo: 'SLOW',
   resistance: 0,
   surface: 'MAT',
+  explain: 60,
+  pace: 6,
+  stop: null,
 };
 
 const SIDES = { BOTH: 'each side', RIGHT: 'right only', LEFT: 'left only' } as const;
@@ -52,6 +55,8 @@ export const blankBlock = (kind: Block['kind'], minutes: number): Block => ({
   dose: drills(kind) ? DOSE : null,
   watchCue: null,
   watchFault: null,
+  fromStep: 0,
+  toStep: 0,
 });
 
 /** The next block: what usually follows, as long as what is left or ten minutes. */
@@ -76,11 +81,13 @@ export const fromShape = (shape: DrillShape): Block => ({
   technique: shape.technique,
   dose: shape.dose ?? (drills(shape.kind) ? DOSE : null),
   watchCue: shape.watch,
+  fromStep: shape.fromStep,
+  toStep: shape.toStep,
 });
 
 export const minutesOf = (blocks: Block[]) => blocks.reduce((sum, block) => sum + block.minutes, 0);
 
-/** Minutes that no block fills; below 0 they are over. */
+/** Minutes that no block fills; below 0 they are over. Changes and water are added by the core. */
 export const leftOf = (training: TrainingClass) => training.minutes - minutesOf(training.blocks);
 
 /** What a block is called when nobody says: by its technique, else by its kind. */

@@ -40,7 +40,7 @@ export function Done({ sheet, block, people, readOnly = false, main = false }: P
     <div className={classes.done}>
       <Button
         size={main ? 'lg' : 'md'}
-        variant={main ? 'filled' : 'default'}
+        variant="default"
         disabled={sheet.attendance.length === 0}
         onClick={() => {
           setOpen(false);

@@ -165,7 +165,8 @@ final class GrownClub implements ClubArchive.Source {
                             "Week " + week,
                             null,
                             false,
-                            false));
+                            false,
+                            null));
                 }
             }
         }

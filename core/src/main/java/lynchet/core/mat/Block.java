@@ -12,6 +12,8 @@ import org.jspecify.annotations.Nullable;
  * @param dose how much; null where the block has none
  * @param watchCue the one cue to say; may be null
  * @param watchFault fault id of the technique to watch for; may be null
+ * @param fromStep first step drilled, 1 the first of the technique; 0: from the start
+ * @param toStep last step drilled; 0: to the end
  */
 public record Block(
         String id,
@@ -23,7 +25,9 @@ public record Block(
         @Nullable String chain,
         @Nullable Dose dose,
         @Most(120) @Nullable String watchCue,
-        @Nullable String watchFault) {
+        @Nullable String watchFault,
+        int fromStep,
+        int toStep) {
 
     /** What happens in a block. */
     public enum Kind {
@@ -43,6 +47,8 @@ public record Block(
         Say.there("the kind of block " + id, kind);
         Say.text("the title of block " + id, title);
         Say.within("the minutes of block " + id, minutes, 1, 240);
+        Say.within("the first step of block " + id, fromStep, 0, 20);
+        Say.within("the last step of block " + id, toStep, toStep == 0 ? 0 : fromStep, 20);
     }
 
     public boolean drills() {
@@ -51,6 +57,7 @@ public record Block(
 
     /** The same block drilling another technique in a version of it, with a fault of it to watch for. */
     public Block drilling(String otherTechnique, String otherVersion, String otherFault) {
-        return new Block(id, kind, title, minutes, otherTechnique, otherVersion, chain, dose, watchCue, otherFault);
+        return new Block(
+                id, kind, title, minutes, otherTechnique, otherVersion, chain, dose, watchCue, otherFault, 0, 0);
     }
 }

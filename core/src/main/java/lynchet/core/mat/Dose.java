@@ -1,6 +1,8 @@
 package lynchet.core.mat;
 
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How much and how a block is drilled.
@@ -8,8 +10,20 @@ import lynchet.core.rule.Say;
  * @param reps repetitions per person and side, 0 to 500
  * @param swaps partner swaps
  * @param resistance 0 none to 3 full
+ * @param explain seconds of showing and explaining at its start, 0 to 3600
+ * @param pace seconds that one repetition takes, 0 to 600; 0: not said
+ * @param stop what ends a repetition or the block before its time; may be null
  */
-public record Dose(int reps, Side sides, int swaps, Tempo tempo, int resistance, Surface surface) {
+public record Dose(
+        int reps,
+        Side sides,
+        int swaps,
+        Tempo tempo,
+        int resistance,
+        Surface surface,
+        int explain,
+        int pace,
+        @Most(120) @Nullable String stop) {
 
     /** How fast. */
     public enum Tempo {
@@ -31,5 +45,7 @@ public record Dose(int reps, Side sides, int swaps, Tempo tempo, int resistance,
         tempo = tempo == null ? Tempo.SLOW : tempo;
         Say.within("the resistance of a dose", resistance, 0, 3);
         surface = surface == null ? Surface.MAT : surface;
+        Say.within("the explanation of a dose", explain, 0, 3600);
+        Say.within("the seconds of a repetition", pace, 0, 600);
     }
 }

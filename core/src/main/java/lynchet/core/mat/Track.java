@@ -79,6 +79,7 @@ public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> 
                 null,
                 null,
                 false,
-                false);
+                false,
+                null);
     }
 }

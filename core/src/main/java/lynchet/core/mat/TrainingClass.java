@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param group which of several groups on one mat it is; null: all together
  * @param coach account name of the coach who gives it; may be null
  * @param pinned whether a planner leaves it as it is
+ * @param handOver what whoever covers needs to know; may be null
  */
 public record TrainingClass(
         String id,
@@ -32,7 +33,8 @@ public record TrainingClass(
         @Most(200) @Nullable String theme,
         List<Block> blocks,
         boolean cancelled,
-        boolean pinned) {
+        boolean pinned,
+        @Most(500) @Nullable String handOver) {
 
     public TrainingClass {
         Say.id("a class", id);
@@ -53,12 +55,14 @@ public record TrainingClass(
     /** The same class, called off or taking place. */
     public TrainingClass calledOff(boolean isOff) {
         return new TrainingClass(
-                id, date, start, minutes, track, slot, term, group, coach, area, theme, blocks, isOff, pinned);
+                id, date, start, minutes, track, slot, term, group, coach, area, theme, blocks, isOff, pinned,
+                handOver);
     }
 
     /** The same class made of other blocks. */
     public TrainingClass withBlocks(List<Block> others) {
         return new TrainingClass(
-                id, date, start, minutes, track, slot, term, group, coach, area, theme, others, cancelled, pinned);
+                id, date, start, minutes, track, slot, term, group, coach, area, theme, others, cancelled, pinned,
+                handOver);
     }
 }

@@ -188,14 +188,29 @@ public final class TinyClub {
     }
 
     static TrainingClass trained(String id, String track, String technique) {
-        Block block = new Block("b1", Block.Kind.WHOLE_DRILL, "Drill", 20, technique, null, null, null, null, null);
+        Block block =
+                new Block("b1", Block.Kind.WHOLE_DRILL, "Drill", 20, technique, null, null, null, null, null, 0, 0);
         return trained(id, DAY, track, List.of(block), false);
     }
 
     /** A class at half past six. */
     public static TrainingClass trained(String id, LocalDate day, String track, List<Block> blocks, boolean cancelled) {
         return new TrainingClass(
-                id, day, LocalTime.of(18, 30), 60, track, null, null, null, null, null, null, blocks, cancelled, false);
+                id,
+                day,
+                LocalTime.of(18, 30),
+                60,
+                track,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                blocks,
+                cancelled,
+                false,
+                null);
     }
 
     static PracticeEntry practice(String id, String classId, String student, String technique) {

@@ -84,6 +84,7 @@ class Guard {
                                 "/api/people/*/limits",
                                 "/api/people/*/limits/lift",
                                 "/api/patterns",
+                                "/api/classes/sums",
                                 "/api/classes/*/news",
                                 "/api/chains",
                                 "/api/chains/check")

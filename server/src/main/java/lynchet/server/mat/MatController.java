@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Attendance;
+import lynchet.core.mat.ClassSum;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
@@ -116,6 +117,24 @@ class MatController {
                 gone.of(id),
                 records.talliesOf(id));
         return ResponseEntity.ok().eTag(ETags.of(training)).body(sheet);
+    }
+
+    /**
+     * What a class adds up to.
+     *
+     * @param left minutes that nothing fills, with changes between blocks and water in the sum; below 0 it is over
+     * @param fewFalls most falls for juniors, and for everybody in their first three months
+     * @param mostFalls most falls for everybody else
+     */
+    record Summed(ClassSum sum, int left, int fewFalls, int mostFalls) {}
+
+    /** Adds a class up as it is being planned; nothing is kept. */
+    @PostMapping("/classes/sums")
+    Summed sums(@RequestBody TrainingClass training) {
+        records.checked(training);
+        GrapplingMap map = taught.now().map();
+        ClassSum sum = ClassSum.of(training, map::technique);
+        return new Summed(sum, sum.left(training.minutes()), ClassSum.FEW_FALLS, ClassSum.MOST_FALLS);
     }
 
     @PutMapping("/classes/{id}")

@@ -148,7 +148,8 @@ class RecordReader {
                                 null,
                                 null,
                                 row.getBoolean(5),
-                                false)));
+                                false,
+                                null)));
     }
 
     private void practice(Collection<String> students, Collection<String> subjects, Map<String, Parts> parts) {

@@ -117,6 +117,11 @@ public class RecordStore {
         return changed;
     }
 
+    /** Refuses a class that points at what is not there. */
+    void checked(TrainingClass planned) {
+        known.check(Parts.CLASSES, planned);
+    }
+
     /** The class as it is kept, or as the calendar gives it. */
     @Transactional(readOnly = true)
     public TrainingClass trained(String id) {

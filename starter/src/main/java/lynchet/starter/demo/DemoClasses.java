@@ -217,7 +217,9 @@ final class DemoClasses {
                 null,
                 null,
                 null,
-                null));
+                null,
+                0,
+                0));
         blocks.add(new Block(
                 "falls",
                 Block.Kind.BREAKFALLS,
@@ -226,9 +228,11 @@ final class DemoClasses {
                 "side-fall",
                 null,
                 null,
-                new Dose(6, Side.BOTH, 0, null, 0, null),
+                new Dose(6, Side.BOTH, 0, null, 0, null, 60, 5, null),
                 "Sit, do not topple",
-                "fault-1"));
+                "fault-1",
+                0,
+                0));
         blocks.add(drill(map, "drill-1", techniques[0], brief ? 12 : 18));
         blocks.add(drill(map, "drill-2", techniques[1], brief ? 12 : 18));
         blocks.add(new Block(
@@ -241,7 +245,9 @@ final class DemoClasses {
                 null,
                 null,
                 null,
-                null));
+                null,
+                0,
+                0));
         return new TrainingClass(
                 slot.id() + "-" + day,
                 day,
@@ -256,7 +262,8 @@ final class DemoClasses {
                 name(map, techniques[0]) + " · " + name(map, techniques[1]),
                 blocks,
                 false,
-                false);
+                false,
+                null);
     }
 
     private static Block drill(GrapplingMap map, String id, String technique, int minutes) {
@@ -274,9 +281,11 @@ final class DemoClasses {
                 technique,
                 card.houseVersion(),
                 null,
-                new Dose(8, Side.BOTH, 2, Dose.Tempo.BUILDING, 1, null),
+                new Dose(8, Side.BOTH, 2, Dose.Tempo.BUILDING, 1, null, 180, 12, null),
                 cue,
-                card.faults().get(0).id());
+                card.faults().get(0).id(),
+                0,
+                0);
     }
 
     private static String name(GrapplingMap map, String technique) {

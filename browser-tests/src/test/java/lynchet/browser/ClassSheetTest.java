@@ -1,0 +1,70 @@
+package lynchet.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import lynchet.browser.Coach.With;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.openqa.selenium.Keys;
+
+/** A class added up while it is planned, its sheet on one page, and a wall that says nothing of anybody. */
+@Execution(ExecutionMode.CONCURRENT)
+class ClassSheetTest {
+
+    private static final String CLASS = "/mat/fundamentals-2026-11-24";
+
+    @Test
+    void aDoseIsWorkedOutFromItsMinutesAndBack() {
+        try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
+            coach.signIn("head");
+            coach.go(CLASS + "/plan");
+            coach.see("p", "76 + 2 between blocks + 4 water of 90 minutes, 8 left");
+            coach.touch(coach.see("summary", "18 min fit 18 for each person on each side, 1 spare; 8 need 10 min"));
+            coach.touch(coach.see("button", "Do 18"));
+            coach.see("summary", "18 need 18 min");
+            coach.see("input[aria-label='Repetitions of block 3'][value='18 reps']");
+            coach.type(coach.see("input[aria-label='Swaps of block 3']"), Keys.ARROW_UP, Keys.ARROW_UP);
+            coach.see("summary", "18 min fit 17 for each person on each side, 3 spare; 18 need 19 min");
+            coach.touch(coach.see("button", "Take 19 min"));
+            coach.see("p", "77 + 2 between blocks + 4 water of 90 minutes, 7 left");
+            coach.nothingIsWrongHere();
+        }
+    }
+
+    @Test
+    void theSheetIsOnePageAndNamesNobody() {
+        try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
+            coach.signIn("head");
+            for (String way : List.of("/sheet", "/sheet?large")) {
+                coach.go(CLASS + way);
+                coach.see("h3", "Hip-bump sweep");
+                assertThat(coach.printedPages()).as(way).isEqualTo(1);
+                coach.nothingIsWrongHere();
+            }
+            coach.see("a", "For the hand");
+            coach.seeNo("p", "Watch:");
+        }
+    }
+
+    /** Whatever is known of somebody: the wall holds the names people are called by, and nothing beside them. */
+    @Test
+    void theWallHoldsNamesAndNothingElse() {
+        try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
+            coach.signIn("head");
+            coach.go("/mat/fundamentals-2026-11-17/wall");
+            coach.see("ul[aria-label=Pairs] li");
+            assertThat((List<?>) coach.async("""
+                    const [done] = arguments;
+                    fetch('/api/people/names').then((answer) => answer.json()).then((names) => {
+                      const called = new Set(names.map((one) => one.calledBy));
+                      const shown = [...document.querySelectorAll('ul[aria-label=Pairs] li')].flatMap((one) =>
+                        one.innerText.split('·').map((name) => name.trim()));
+                      done(shown.length < 6 ? ['too few'] : shown.filter((name) => !called.has(name)));
+                    });
+                    """)).isEmpty();
+            coach.nothingIsWrongHere();
+        }
+    }
+}

@@ -1,0 +1,124 @@
+package lynchet.core.mat;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import lynchet.core.card.Family;
+import lynchet.core.card.Technique;
+import org.junit.jupiter.api.Test;
+
+/** Doses, falls and minutes of a class against worked figures. */
+class ClassSumTest {
+
+    private static Dose dose(int reps, Side sides, int swaps, Dose.Surface surface, int explain, int pace) {
+        return new Dose(reps, sides, swaps, null, 0, surface, explain, pace, null);
+    }
+
+    @Test
+    void aDoseFitsIntoItsMinutes() {
+        Dose worked = dose(15, Side.BOTH, 4, null, 60, 6);
+        assertThat(DoseSum.of(8, worked, 2)).isEqualTo(new DoseSum(372, 62, 15, 2, 8));
+        assertThat(DoseSum.of(8, worked, 1)).isEqualTo(new DoseSum(372, 62, 31, 0, 5));
+        assertThat(DoseSum.of(8, dose(16, Side.RIGHT, 0, null, 0, 0), 2))
+                .as("six seconds where nobody says")
+                .isEqualTo(new DoseSum(480, 80, 40, 0, 4));
+        assertThat(DoseSum.of(1, dose(1, Side.BOTH, 0, null, 90, 6), 2)).isEqualTo(new DoseSum(0, 0, 0, 0, 2));
+    }
+
+    private static Block block(String id, Block.Kind kind, int minutes, String technique, Dose dose) {
+        return new Block(id, kind, id, minutes, technique, null, null, dose, null, null, 0, 0);
+    }
+
+    private static Optional<Technique> technique(String id) {
+        boolean falls = id.equals("hip-throw");
+        return Optional.of(new Technique(
+                id,
+                id,
+                null,
+                id.equals("side-fall") ? Family.BREAKFALL : falls ? Family.THROW : Family.SWEEP,
+                null,
+                null,
+                true,
+                null,
+                "",
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                falls ? List.of("side-fall") : List.of(),
+                null,
+                Set.of(),
+                null,
+                null,
+                2,
+                2,
+                false));
+    }
+
+    private static ClassSum sum(int minutes, Block... blocks) {
+        return ClassSum.of(
+                new TrainingClass(
+                        "c",
+                        LocalDate.of(2026, 5, 5),
+                        LocalTime.of(18, 30),
+                        minutes,
+                        "all",
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        Arrays.asList(blocks),
+                        false,
+                        false,
+                        null),
+                ClassSumTest::technique);
+    }
+
+    @Test
+    void fallsAreCountedOverTheWholeClass() {
+        ClassSum five = sum(
+                60,
+                block("falls", Block.Kind.BREAKFALLS, 8, "side-fall", dose(10, Side.BOTH, 0, null, 0, 3)),
+                block("a", Block.Kind.WHOLE_DRILL, 10, "hip-throw", dose(6, Side.BOTH, 1, null, 60, 8)),
+                block(
+                        "b",
+                        Block.Kind.WHOLE_DRILL,
+                        10,
+                        "hip-throw",
+                        dose(8, Side.RIGHT, 0, Dose.Surface.CRASH_MAT, 0, 8)),
+                block("c", Block.Kind.PART_DRILL, 10, "hip-throw", dose(5, Side.LEFT, 0, Dose.Surface.CRASH_MAT, 0, 8)),
+                block("d", Block.Kind.WHOLE_DRILL, 10, "sweep", dose(10, Side.BOTH, 0, null, 0, 6)));
+        assertThat(five.blocks()).extracting(ClassSum.OfBlock::falls).containsExactly(0.0, 12.0, 4.0, 2.5, 0.0);
+        assertThat(five.falls()).isEqualTo(18.5).isLessThan(ClassSum.FEW_FALLS);
+        assertThat(five.blocks().get(0).dose().each())
+                .as("everybody falls at once")
+                .isEqualTo(80);
+    }
+
+    @Test
+    void aClassHoldsItsChangesAndItsWater() {
+        Block ten = block("x", Block.Kind.WARM_UP, 10, null, null);
+        ClassSum four = sum(
+                60,
+                ten,
+                block("y", Block.Kind.FREE_ROUNDS, 20, null, null),
+                block("z", Block.Kind.COOL_DOWN, 25, null, null),
+                block("w", Block.Kind.EXPLAIN, 2, "sweep", null));
+        assertThat(four.minutes()).isEqualTo(57);
+        assertThat(four.changes()).as("three changes of half a minute").isEqualTo(2);
+        assertThat(four.water()).isEqualTo(2);
+        assertThat(four.left(60)).isEqualTo(-1);
+        assertThat(sum(90, ten).water()).isEqualTo(4);
+        assertThat(sum(44, ten).water()).isZero();
+        assertThat(sum(60)).isEqualTo(new ClassSum(List.of(), 0, 0, 0, 0));
+    }
+}

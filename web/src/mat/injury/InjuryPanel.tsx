@@ -7,6 +7,7 @@ import { useToday } from '../../api/queries';
 import type { Call, ClassSheet, Incident, Name } from '../../api/types';
 import { useRecord } from '../../record/Recording';
 import { useNotices } from '../../ui/Notices';
+import { calledIn } from '../called';
 import type { Pairing } from '../pair/usePairs';
 import classes from './Injury.module.css';
 
@@ -23,7 +24,10 @@ export function InjuryPanel({ sheet, people, pairs, onDone }: Props) {
   const record = useRecord();
   const say = useNotices();
   const today = useToday();
-  const calledBy = (id: string) => people.find((one) => one.id === id)?.calledBy ?? 'somebody';
+  const calledBy = calledIn(
+    people,
+    sheet.attendance.map((one) => one.student),
+  );
   const happened = async (student: string, kind: Incident['kind']) => {
     setHurt({ student, kind });
     const partner = pairs.groups.find((group) => group.includes(student) && group.length === 2);

@@ -74,6 +74,9 @@ export function PairsBoard({ sheet, pairs }: Props) {
           </Button>
         </div>
       )}
+      {pairs.everywhere.length > 0 && (
+        <p className={classes.mind}>With most of them: {pairs.everywhere.join('; ')}</p>
+      )}
       <ul className={classes.groups}>
         {groups.map((group) => {
           const { breaks, minds, looks } = pairs.said(group);

@@ -10,6 +10,7 @@ import { useWaiting } from '../../record/Recording';
 import { PrintFoot } from '../../ui/PrintFoot';
 import { Empty, Loaded } from '../../ui/States';
 import { time } from '../../ui/words';
+import { calledIn } from '../called';
 import { digits, stretchesOf } from '../run/clock';
 import { Strip } from '../run/Strip';
 import { useAwake } from '../run/useAwake';
@@ -44,7 +45,10 @@ function Wall({ sheet, people: known, room }: { sheet: ClassSheet; people: Name[
   const { at, dial } = useClock(training.id, stretches, false);
   useAwake(true);
   const groups = withPairs(room.rounds, training.id, waiting).at(-1)?.groups ?? [];
-  const calledBy = (id: string) => people.find((one) => one.id === id)?.calledBy ?? '…';
+  const calledBy = calledIn(
+    people,
+    groups.flatMap((group) => group.people),
+  );
   const track = tracks?.find((one) => one.id === training.track)?.name ?? '';
   return (
     <>

@@ -30,7 +30,16 @@ function anyRoom(next: () => number): Room {
         why: isBarred ? ['WEIGHT'] : [],
       });
     }
-  return { people, couples, sitOut: {}, best: { groups: [], alone: [] }, rounds: [], block: null, words: {} };
+  return {
+    people,
+    couples,
+    sitOut: {},
+    best: { groups: [], alone: [] },
+    rounds: [],
+    block: null,
+    words: {},
+    bars: [],
+  };
 }
 
 const changed = (before: Group[], after: Group[]) => {
@@ -87,6 +96,7 @@ describe('pairs without the server', () => {
     rounds: [],
     block: null,
     words: {},
+    bars: [],
   };
   const table = tableOf(room);
 

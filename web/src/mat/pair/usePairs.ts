@@ -5,19 +5,9 @@ import type { ClassSheet, Name, Room, Why } from '../../api/types';
 import { withPairs } from '../../record/overlay';
 import { useRecord, useWaiting } from '../../record/Recording';
 import { useNotices } from '../../ui/Notices';
+import { calledIn } from '../called';
 import { against, aloneOf, type Group, pairedUp, placed, swapped, tableOf, takenOut } from './pairs';
 import { useResting } from './useResting';
-
-const BARS: ReadonlySet<Why> = new Set<Why>([
-  'AGES',
-  'WEIGHT',
-  'APART',
-  'NO_FALLS',
-  'NO_NECK',
-  'NO_LIVE',
-  'LIVE_EARLY',
-  'KNOCKED',
-]);
 
 const NOBODY: Room = {
   block: null,
@@ -25,6 +15,7 @@ const NOBODY: Room = {
   couples: [],
   sitOut: {},
   words: {},
+  bars: [],
   best: { groups: [], alone: [] },
   rounds: [],
 };
@@ -40,6 +31,7 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
   const { resting, rest, goOn } = useResting(id);
   const room = asked.data ?? NOBODY;
   const table = useMemo(() => tableOf(room), [room]);
+  const bars = useMemo(() => new Set(room.bars), [room]);
   const rounds = withPairs(room.rounds, id, waiting);
   const round = rounds.at(-1);
   const groups: Group[] = round?.groups.map((group) => group.people) ?? [];
@@ -53,7 +45,7 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
   const able = here.filter((who) => !sitsOut(who));
   const alone = aloneOf(groups, able);
   const gone = groups.flat().filter((who) => !here.includes(who));
-  const calledBy = (who: string) => people.find((one) => one.id === who)?.calledBy ?? 'somebody';
+  const calledBy = calledIn(people, [...here, ...groups.flat()]);
 
   const put = async (next: Group[], roundId: string, says: string) => {
     const body = {
@@ -96,8 +88,27 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
     }
   };
   const words = (why: Why[]) => why.map((one) => room.words[one] ?? one.toLowerCase());
+  /** That two are together now is nothing to say; that they were in an earlier round is. */
+  const whyOf = (group: Group) => {
+    const wereBefore = rounds
+      .slice(0, -1)
+      .some((earlier) =>
+        earlier.groups.some((one) => group.filter((who) => one.people.includes(who)).length > 1),
+      );
+    return against(group, table).filter((why) => why !== 'TONIGHT' || wereBefore);
+  };
+  const whys = groups.map(whyOf);
+  /** What is to be minded with most of them is said once. */
+  const everywhere =
+    groups.length > 2
+      ? [...new Set(whys.flat())].filter(
+          (why) => !bars.has(why) && whys.filter((all) => all.includes(why)).length * 2 > groups.length,
+        )
+      : [];
   return {
     block,
+    /** What is to be minded with most pairs. */
+    everywhere: words(everywhere),
     setBlock,
     groups,
     alone,
@@ -109,15 +120,10 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
     make,
     /** What stands against a group, and what is to be minded in it. */
     said: (group: Group) => {
-      const wereBefore = rounds
-        .slice(0, -1)
-        .some((earlier) =>
-          earlier.groups.some((one) => group.filter((who) => one.people.includes(who)).length > 1),
-        );
-      const why = against(group, table).filter((one) => one !== 'TONIGHT' || wereBefore);
+      const why = whyOf(group);
       return {
-        breaks: words(why.filter((one) => BARS.has(one))),
-        minds: words(why.filter((one) => !BARS.has(one))),
+        breaks: words(why.filter((one) => bars.has(one))),
+        minds: words(why.filter((one) => !bars.has(one) && !everywhere.includes(one))),
         looks: group.some((who) => !table.knows(who)),
       };
     },
@@ -125,7 +131,7 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
       const next = swapped(groups, one, other);
       const broken = next
         .filter((group) => group.includes(one) || group.includes(other))
-        .flatMap((group) => words(against(group, table).filter((why) => BARS.has(why))));
+        .flatMap((group) => words(against(group, table).filter((why) => bars.has(why))));
       return change(
         next,
         `${calledBy(one)} and ${calledBy(other)} have changed places`,

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { Block, ClassSheet, Name } from '../../api/types';
+import { calledIn } from '../called';
 import { Choice, Choices } from '../Judge';
 import { doseWords } from '../plan';
 import { EXCEPTIONS, type Exception, isDrilled, loggedOf, useDrillLog } from '../useDrillLog';
@@ -16,7 +17,10 @@ export function Done({ sheet, block, people, readOnly = false, main = false }: P
   const [otherwise, setOtherwise] = useState<Record<string, Exception>>({});
   const [kind, setKind] = useState<Exception>('OUT');
   const [open, setOpen] = useState(false);
-  const calledBy = (id: string) => people.find((one) => one.id === id)?.calledBy ?? 'somebody';
+  const calledBy = calledIn(
+    people,
+    sheet.attendance.map((one) => one.student),
+  );
   const logged = loggedOf(sheet, block);
   if (!isDrilled(block)) return null;
   if (logged)

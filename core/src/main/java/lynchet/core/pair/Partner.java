@@ -52,7 +52,7 @@ public record Partner(
     /** Somebody is new for so many days: three months. */
     public static final int NEW_DAYS = 91;
 
-    /** Live rounds begin after so many days: four weeks. */
+    /** Before so many days, four weeks, the coach says whether somebody goes live. */
     public static final int LIVE_DAYS = 28;
 
     /** Somebody credited with so many classes from elsewhere is not new. */
@@ -126,9 +126,6 @@ public record Partner(
         if (work.live() && (knocked || is(Restriction.Kind.NO_LIVE))) {
             return Why.NO_LIVE;
         }
-        if (work.throwing() && knocked) {
-            return Why.KNOCKED;
-        }
-        return work.live() && days < LIVE_DAYS ? Why.LIVE_EARLY : null;
+        return work.throwing() && knocked ? Why.KNOCKED : null;
     }
 }

@@ -14,8 +14,6 @@ public enum Why {
     NO_NECK(true, "neither may be worked on the neck"),
     /** No live rounds for one of them. */
     NO_LIVE(true, "no live rounds for one of them"),
-    /** One of them has not trained four weeks yet. */
-    LIVE_EARLY(true, "live rounds only after four weeks"),
     /** One of them knocked their head. */
     KNOCKED(true, "a suspected concussion"),
 
@@ -25,6 +23,8 @@ public enum Why {
     ONE_NECK(false, "nothing on the neck of one of them"),
     /** One of them works on one side only. */
     ONE_SIDE(false, "one side only for one of them"),
+    /** One of them has not trained four weeks yet: whether they go live is the coach's word. */
+    LIVE_EARLY(false, "live in the first four weeks; look"),
     /** A weight is not known: the coach looks. */
     WEIGHT_UNKNOWN(false, "a weight is not known; look"),
     /** An age is not known: the coach looks. */

@@ -280,8 +280,7 @@ class PairsTest {
         }
         boolean knock = a.knockedToday() || b.knockedToday();
         boolean nobodyFalls = work.throwing() && !falls(a, work) && !falls(b, work);
-        boolean live = work.live()
-                && (a.days() < 28 || b.days() < 28 || has(a, b, Kind.NO_LIVE) || has(a, b, Kind.HEAD_KNOCK));
+        boolean live = work.live() && (has(a, b, Kind.NO_LIVE) || has(a, b, Kind.HEAD_KNOCK));
         boolean thrownKnock = work.throwing() && has(a, b, Kind.HEAD_KNOCK);
         boolean necks =
                 work.neck() && a.limits().contains(Kind.NO_NECK) && b.limits().contains(Kind.NO_NECK);

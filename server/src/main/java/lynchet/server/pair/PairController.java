@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.Pairing;
@@ -113,6 +114,7 @@ class PairController {
      * @param couples any two of them of whom something is to be said: who is not listed fits and costs nothing
      * @param sitOut whoever takes no part in this
      * @param words what each reason says
+     * @param bars the reasons for which two are not paired
      * @param best the best pairs of those who are here
      * @param rounds the pairs that were made tonight, the latest last
      */
@@ -122,6 +124,7 @@ class PairController {
             List<Couple> couples,
             Map<String, Why> sitOut,
             Map<Why, String> words,
+            List<Why> bars,
             Pairs best,
             List<Pairing> rounds) {}
 
@@ -148,6 +151,7 @@ class PairController {
                 couplesOf(couples),
                 couples.sitOut(),
                 words(),
+                Stream.of(Why.values()).filter(Why::bars).toList(),
                 Pairs.of(able, couples),
                 pairings.ofClass(id));
     }

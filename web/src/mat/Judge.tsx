@@ -23,16 +23,17 @@ const STANDARDS = { SHOWN: 'Shown', MOVING: 'Moving', LIVE: 'Live' } as const;
 const SIDES = { BOTH: 'Both sides', RIGHT: 'Right', LEFT: 'Left' } as const;
 const ROLES = { PERFORMER: 'Performer', RECEIVER: 'Receiver' } as const;
 
-/** Pass or not yet, with the faults seen; side, role and standard stay as they are from one technique to the next. */
+/** Pass or not yet, with the faults seen; side, role and standard stay as they are from one technique and one person to the next. */
 export function Judge({ student, subject, version, classId, first = {} }: Props) {
   const [side, setSide] = useState<Mark['side']>(first.side ?? 'BOTH');
   const [role, setRole] = useState<Mark['role']>(first.role ?? 'PERFORMER');
   const [standard, setStandard] = useState<Standard>(first.standard ?? 'SHOWN');
-  const [seen, setSeen] = useState<{ of: string; faults: string[] }>({ of: subject.id, faults: [] });
+  const [seen, setSeen] = useState<{ of: string; faults: string[] }>({ of: '', faults: [] });
+  const judged = `${student.id} ${subject.id}`;
   const record = useRecord();
   const say = useNotices();
-  const faults = seen.of === subject.id ? seen.faults : [];
-  const setFaults = (all: string[]) => setSeen({ of: subject.id, faults: all });
+  const faults = seen.of === judged ? seen.faults : [];
+  const setFaults = (all: string[]) => setSeen({ of: judged, faults: all });
 
   const mark = async (passed: boolean) => {
     const body = {

@@ -216,12 +216,7 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
             ) : mode === 'mark' && student === null ? (
               <ClassMarks map={index} sheet={sheet} people={people} />
             ) : mode === 'mark' ? (
-              <MarkPanel
-                key={student ?? ''}
-                map={index}
-                sheet={sheet}
-                student={people.find((p) => p.id === student)}
-              />
+              <MarkPanel map={index} sheet={sheet} student={people.find((p) => p.id === student)} />
             ) : (
               <Blocks map={index} sheet={sheet} readOnly={!mayWrite} />
             )

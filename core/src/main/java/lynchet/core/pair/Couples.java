@@ -94,6 +94,9 @@ public final class Couples {
         if (a.is(Restriction.Kind.ONE_SIDE_ONLY) || b.is(Restriction.Kind.ONE_SIDE_ONLY)) {
             why.add(Why.ONE_SIDE);
         }
+        if (work.drills() && (a.goesNotLive(work) || b.goesNotLive(work))) {
+            why.add(Why.ONE_LIVE);
+        }
         if (work.live() && (a.days() < Partner.LIVE_DAYS || b.days() < Partner.LIVE_DAYS)) {
             why.add(Why.LIVE_EARLY);
         }

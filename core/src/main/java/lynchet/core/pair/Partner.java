@@ -116,6 +116,11 @@ public record Partner(
         return fit && (fallsSeen || falls.containsAll(work.falls()));
     }
 
+    /** Whether the live part of the work is not for them. */
+    boolean goesNotLive(Work work) {
+        return work.live() && (is(Restriction.Kind.HEAD_KNOCK) || is(Restriction.Kind.NO_LIVE));
+    }
+
     /** Why they take no part in this work at all; null where they do. */
     @Nullable
     Why sitsOut(Work work) {
@@ -123,7 +128,7 @@ public record Partner(
             return Why.KNOCKED;
         }
         boolean knocked = is(Restriction.Kind.HEAD_KNOCK);
-        if (work.live() && (knocked || is(Restriction.Kind.NO_LIVE))) {
+        if (!work.drills() && goesNotLive(work)) {
             return Why.NO_LIVE;
         }
         return work.throwing() && knocked ? Why.KNOCKED : null;

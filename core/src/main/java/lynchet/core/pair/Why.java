@@ -17,6 +17,8 @@ public enum Why {
     /** One of them knocked their head. */
     KNOCKED(true, "a suspected concussion"),
 
+    /** One of them drills and has no part in the live rounds. */
+    ONE_LIVE(false, "one of them drills only, no live rounds"),
     /** One of them throws and is not thrown. */
     ONE_FALLS(false, "one of them is not thrown"),
     /** One of them is not worked on the neck. */

@@ -16,8 +16,14 @@ import lynchet.core.mat.Block;
  * @param neck whether the neck is worked on or loaded
  * @param falls breakfalls that the receiver needs
  * @param leads how their stances are to meet
+ * @param drills whether some of it is drilled, so that whoever goes not live has a part in it
  */
-public record Work(boolean throwing, boolean live, boolean neck, Set<String> falls, Leads leads) {
+public record Work(boolean throwing, boolean live, boolean neck, Set<String> falls, Leads leads, boolean drills) {
+
+    /** One block: drilled, or live. */
+    public Work(boolean throwing, boolean live, boolean neck, Set<String> falls, Leads leads) {
+        this(throwing, live, neck, falls, leads, !live);
+    }
 
     /** How stances are to meet. */
     public enum Leads {
@@ -65,7 +71,11 @@ public record Work(boolean throwing, boolean live, boolean neck, Set<String> fal
 
     /** What a whole evening asks: all that one of its blocks asks. */
     public static Work of(List<Block> blocks, GrapplingMap map) {
-        return blocks.stream().map(block -> of(block, map)).reduce(EASY, Work::and);
+        return blocks.stream()
+                .filter(Work::pairs)
+                .map(block -> of(block, map))
+                .reduce(Work::and)
+                .orElse(EASY);
     }
 
     private Work and(Work other) {
@@ -76,6 +86,7 @@ public record Work(boolean throwing, boolean live, boolean neck, Set<String> fal
                 live || other.live,
                 neck || other.neck,
                 both,
-                leads == Leads.ANY ? other.leads : leads);
+                leads == Leads.ANY ? other.leads : leads,
+                drills || other.drills);
     }
 }

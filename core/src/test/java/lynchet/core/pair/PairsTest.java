@@ -8,7 +8,13 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Stage;
+import lynchet.core.map.TinyMap;
+import lynchet.core.mat.Block;
+import lynchet.core.mat.Dose;
 import lynchet.core.mat.Pairing;
+import lynchet.core.mat.Side;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Restriction.Kind;
 import org.junit.jupiter.api.Test;
@@ -156,6 +162,40 @@ class PairsTest {
         assertThat(room(LIVE, Before.NEVER, a, with(b, null, null, Set.of(), Set.of(), Set.of()))
                         .why("a", "b"))
                 .containsExactly(Why.WEIGHT_UNKNOWN, Why.AGE_UNKNOWN);
+    }
+
+    @Test
+    void whoGoesNotLiveDrillsOnAnEveningOfBoth() {
+        Partner a = adult("a", 60, 170, Lead.RIGHT, 1, 400);
+        Partner b = limited(adult("b", 60, 170, Lead.LEFT, 1, 400), Kind.NO_LIVE);
+        Work both = new Work(false, true, false, Set.of(), Work.Leads.ANY, true);
+        assertThat(room(both, Before.NEVER, a, b).why("a", "b")).containsExactly(Why.ONE_LIVE);
+        assertThat(room(both, Before.NEVER, a, b).sitOut()).isEmpty();
+        assertThat(room(both, Before.NEVER, a, limited(a, Kind.HEAD_KNOCK)).sitOut())
+                .isEmpty();
+    }
+
+    private static Block block(Block.Kind kind, String technique, int resistance) {
+        Dose dose = new Dose(5, Side.BOTH, 0, null, resistance, null, 0, 0, null);
+        return new Block("x", kind, "x", 10, technique, null, null, dose, null, null, 0, 0);
+    }
+
+    @Test
+    void anEveningAsksAllThatItsBlocksAsk() {
+        GrapplingMap map = GrapplingMap.of(new TinyMap()
+                .pair("guard", Stage.LEGS_BETWEEN, 0.5)
+                .link("sweep", "guard", "hip-bump", "s")
+                .data());
+        Block rounds = block(Block.Kind.FREE_ROUNDS, null, 0);
+        Block drill = block(Block.Kind.WHOLE_DRILL, "hip-bump", 1);
+        assertThat(Work.of(List.of(block(Block.Kind.WARM_UP, null, 3)), map)).isEqualTo(Work.EASY);
+        assertThat(Work.of(List.of(rounds), map)).isEqualTo(LIVE);
+        assertThat(Work.of(List.of(drill), map)).isEqualTo(Work.EASY);
+        assertThat(Work.of(List.of(block(Block.Kind.WHOLE_DRILL, "hip-bump", 3)), map)
+                        .live())
+                .isTrue();
+        assertThat(Work.of(List.of(drill, rounds), map))
+                .isEqualTo(new Work(false, true, false, Set.of(), Work.Leads.ANY, true));
     }
 
     @Test

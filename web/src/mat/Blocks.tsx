@@ -25,6 +25,7 @@ export function Blocks({ map, sheet, readOnly }: Props) {
           </Button>
         )}
       </div>
+      {sheet.training.handOver && <p className={classes.hint}>{sheet.training.handOver}</p>}
       {sheet.training.cancelled && (
         <p className={classes.forbid}>Called off: nobody trains, nothing counts.</p>
       )}

@@ -8,7 +8,7 @@ import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';
 import { Empty, Loaded } from '../ui/States';
 import { date, plain, time } from '../ui/words';
-import { doseWords } from './plan';
+import { doseWords, stepsOf } from './plan';
 import classes from './SheetPage.module.css';
 
 /** The class on one page of paper, for whoever gives it; or large, for the wall. Nobody is named on it. */
@@ -85,10 +85,7 @@ function OnSheet({ block, sheet, map, isLarge }: OnSheetProps) {
   const technique = map.technique.get(block.technique);
   const fault = technique?.faults.find((one) => one.id === block.watchFault);
   const { dose } = block;
-  const steps =
-    technique && block.fromStep > 0
-      ? technique.steps.slice(block.fromStep - 1, block.toStep || undefined).map((step) => step.text)
-      : [];
+  const steps = stepsOf(block, technique);
   return (
     <li>
       <strong className={classes.minutes}>{block.minutes}</strong>

@@ -1,5 +1,5 @@
 import type { MapIndex } from '../api/queries';
-import type { Block, DrillShape, TrainingClass } from '../api/types';
+import type { Block, DrillShape, Technique, TrainingClass } from '../api/types';
 import { freeId } from '../form/fields';
 import { type Errors, lacking } from '../form/limits';
 import { plain } from '../ui/words';
@@ -131,3 +131,9 @@ export const wrong = (training: TrainingClass): Errors => ({
     { technique: 'What is drilled?' },
   ),
 });
+
+/** The steps that a part drill takes of its technique; none where it takes all. */
+export const stepsOf = (block: Block, technique?: Technique) =>
+  technique && block.kind === 'PART_DRILL' && block.fromStep > 0
+    ? technique.steps.slice(block.fromStep - 1, block.toStep || undefined).map((step) => step.text)
+    : [];

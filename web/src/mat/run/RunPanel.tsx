@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { MapIndex } from '../../api/queries';
 import type { Block, ClassSheet, Name } from '../../api/types';
 import { plain } from '../../ui/words';
-import { doseWords } from '../plan';
+import { doseWords, stepsOf } from '../plan';
 import { RoomFaults } from '../RoomFaults';
 import { isDrilled, loggedOf, useDrillLog } from '../useDrillLog';
 import { digits } from './clock';
@@ -99,6 +99,7 @@ function Doing({ block, swapIn, runs }: { block: Block; swapIn: number | null; r
           {dose.surface === 'CRASH_MAT' && ', on the crash mat'}
         </p>
       )}
+      {dose?.stop && <p>Stop when {dose.stop}</p>}
       {swapIn !== null && runs && <p className={classes.swap}>swap in {digits(swapIn)}</p>}
     </div>
   );
@@ -109,10 +110,14 @@ function Watch({ map, sheet, block }: { map: MapIndex; sheet: ClassSheet; block:
   const technique = map.technique.get(block.technique);
   const fault = technique?.faults.find((one) => one.id === block.watchFault);
   const cautions = (sheet.cautions[block.id] ?? []).filter((caution) => caution.code !== 'SOLO');
+  const steps = stepsOf(block, technique);
   return (
     <>
-      {(block.watchCue || fault || cautions.length > 0) && (
+      {(block.watchCue || fault || cautions.length > 0 || steps.length > 0) && (
         <section className={classes.watch} aria-label="What to watch">
+          {steps.map((step) => (
+            <p key={step}>{step}</p>
+          ))}
           {block.watchCue && <p className={classes.cue}>“{block.watchCue}”</p>}
           {fault && <p>Watch: {fault.see.charAt(0).toLowerCase() + fault.see.slice(1)}</p>}
           {cautions.map((caution) => (

@@ -1,4 +1,4 @@
-import { Button, Select, TextInput } from '@mantine/core';
+import { Button, Select } from '@mantine/core';
 import {
   createColumnHelper,
   getCoreRowModel,
@@ -10,6 +10,7 @@ import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { type MapIndex, useLadders, useMap, useSession } from '../api/queries';
 import type { LadderView, Technique } from '../api/types';
+import { SearchInput } from '../form/SearchInput';
 import { PageHead } from '../frame/PageHead';
 import { fold } from '../frame/search';
 import { Glyph } from '../ui/glyphs';
@@ -106,11 +107,11 @@ function TechniqueList({ map, views }: { map: MapIndex; views: LadderView[] }) {
       </PageHead>
       <div className={classes.body}>
         <div className={classes.filters}>
-          <TextInput
+          <SearchInput
             aria-label="Search techniques"
             placeholder="Search by any name"
             value={get('text')}
-            onChange={(event) => set('text')(event.currentTarget.value)}
+            onChange={(text) => set('text')(text)}
             w={240}
           />
           {pick(

@@ -2,6 +2,7 @@ import { Button, SegmentedControl, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { type Mind, type RosterWanted, useMinds } from '../api/queries';
 import type { LadderView, Track } from '../api/types';
+import { SearchInput } from '../form/SearchInput';
 import { count } from '../ui/words';
 import classes from './PeoplePage.module.css';
 import { storedViews, storeViews, withView } from './views';
@@ -37,11 +38,11 @@ export function RosterBar({ wanted, shown, total, views, tracks, isCoach, set, q
   return (
     <>
       <div className={classes.bar}>
-        <TextInput
+        <SearchInput
           aria-label="Search people"
           placeholder="Search by name or card"
           value={wanted.find}
-          onChange={(event) => set({ find: event.currentTarget.value })}
+          onChange={(find) => set({ find })}
           w={220}
         />
         <Select

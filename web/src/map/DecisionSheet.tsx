@@ -1,7 +1,9 @@
 import { Button } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
+import { read } from '../api/client';
 import type { MapIndex } from '../api/queries';
-import type { DecisionTable, Row } from '../api/types';
+import type { DecisionTable, FromHere, Row } from '../api/types';
 import { Glyph } from '../ui/glyphs';
 import { PrintFoot } from '../ui/PrintFoot';
 import { count, percent, plain, signed } from '../ui/words';
@@ -73,6 +75,7 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onR
           ×
         </button>
       </header>
+      <Positional position={position.id} />
       <p className="quiet">
         Chances from logged rounds with their span; “usual” is the family’s until there are some.
         {waysLeftOut(table) > 0 &&
@@ -229,5 +232,21 @@ function TableRow({ map, row, taughtAt, onTechnique, onSelect, onEdit }: RowProp
         )}
       </span>
     </div>
+  );
+}
+
+/** How positional rounds from here ended; nothing where none were counted. */
+function Positional({ position }: { position: string }) {
+  const from = useQuery<FromHere>({
+    queryKey: ['starts', position],
+    queryFn: () => read(`/map/positions/${position}/starts`),
+    staleTime: 60_000,
+  }).data;
+  if (!from || from.starts === 0) return null;
+  return (
+    <p>
+      Positional rounds from here, last half year: <strong>{count(from.starts, 'start', 'starts')}</strong>,{' '}
+      {count(from.escapes, 'escape', 'escapes')}.
+    </p>
   );
 }

@@ -2,6 +2,7 @@ import { Button, NumberInput, Select, TextInput } from '@mantine/core';
 import type { MapIndex } from '../api/queries';
 import type { Block, ChainView, DoseSum } from '../api/types';
 import { useErrorAt } from '../form/useDraft';
+import { positionOptions } from '../map/edit/pickers';
 import { plain } from '../ui/words';
 import classes from './PlanPage.module.css';
 import { drills, isBare, KINDS, ofKind, titleOf } from './plan';
@@ -93,6 +94,19 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
                 }
               />
             </>
+          )}
+          {block.kind === 'POSITIONAL_ROUNDS' && (
+            <Select
+              aria-label={`Position of ${nth}`}
+              placeholder="Where they start"
+              searchable
+              clearable
+              limit={80}
+              data={positionOptions(map)}
+              error={error(`${at}.position`)}
+              value={block.position}
+              onChange={(position) => onChange({ ...block, position })}
+            />
           )}
           {technique && block.kind === 'PART_DRILL' && technique.steps.length > 1 && (
             <Select

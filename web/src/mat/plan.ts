@@ -57,6 +57,7 @@ export const blankBlock = (kind: Block['kind'], minutes: number): Block => ({
   watchFault: null,
   fromStep: 0,
   toStep: 0,
+  position: null,
 });
 
 /** The next block: what usually follows, as long as what is left or ten minutes. */
@@ -71,6 +72,7 @@ export const ofKind = (block: Block, kind: Block['kind']): Block => ({
   ...block,
   kind,
   dose: drills(kind) ? (block.dose ?? DOSE) : null,
+  position: kind === 'POSITIONAL_ROUNDS' ? block.position : null,
   ...(isBare(kind) ? { technique: null, version: null, chain: null, watchFault: null } : {}),
 });
 
@@ -83,6 +85,7 @@ export const fromShape = (shape: DrillShape): Block => ({
   watchCue: shape.watch,
   fromStep: shape.fromStep,
   toStep: shape.toStep,
+  position: shape.start,
 });
 
 export const minutesOf = (blocks: Block[]) => blocks.reduce((sum, block) => sum + block.minutes, 0);

@@ -1,5 +1,5 @@
 import { Problem } from '../api/client';
-import type { Attendance, Incident, Mark, Pairing, PracticeEntry, Student, Tally } from '../api/types';
+import type { Attendance, Incident, Mark, Pairing, PracticeEntry, Start, Student, Tally } from '../api/types';
 import type { Database } from './kept';
 import type { TakenOut } from './overlay';
 
@@ -12,6 +12,8 @@ export type Sent =
   | { kind: 'withdraw'; body: { id: string; classId: string } }
   | { kind: 'tally'; body: Pick<Tally, 'id' | 'classId' | 'technique' | 'fault'> }
   | { kind: 'untally'; body: { id: string; classId: string } }
+  | { kind: 'start'; body: Pick<Start, 'id' | 'classId' | 'block' | 'position' | 'escaped'> }
+  | { kind: 'unstart'; body: { id: string; classId: string } }
   | { kind: 'pair'; body: Pick<Pairing, 'id' | 'classId' | 'block' | 'round' | 'groups'> }
   | {
       kind: 'incident';
@@ -40,11 +42,17 @@ const PATHS = {
   practise: '/practice',
   mark: '/marks',
   tally: '/tallies',
+  start: '/starts',
   incident: '/incidents',
 } as const;
 
 /** Where each is taken back. */
-const BACK = { leave: '/attendance', withdraw: '/practice', untally: '/tallies' } as const;
+const BACK = {
+  leave: '/attendance',
+  withdraw: '/practice',
+  untally: '/tallies',
+  unstart: '/starts',
+} as const;
 
 /** Whether it takes something back. */
 const isBack = (one: Waiting): one is Waiting & { kind: keyof typeof BACK } => one.kind in BACK;

@@ -7,6 +7,7 @@ export function withWaiting(sheet: ClassSheet, waiting: Waiting[]): ClassSheet {
   let attendance = sheet.attendance;
   let practice = sheet.practice;
   let tallies = sheet.tallies;
+  let starts = sheet.starts ?? [];
   for (const one of waiting) {
     if (one.aside !== undefined || one.kind === 'guest' || one.kind === 'mark') continue;
     if (one.kind === 'pair' || one.kind === 'incident') continue;
@@ -23,13 +24,18 @@ export function withWaiting(sheet: ClassSheet, waiting: Waiting[]): ClassSheet {
     } else if (one.kind === 'tally') {
       if (!tallies.some((t) => t.id === one.body.id))
         tallies = [...tallies, { ...one.body, at: one.at, by: one.account }];
+    } else if (one.kind === 'start') {
+      if (!starts.some((s) => s.id === one.body.id))
+        starts = [...starts, { ...one.body, at: one.at, by: one.account }];
+    } else if (one.kind === 'unstart') {
+      starts = starts.filter((s) => s.id !== one.body.id);
     } else if (one.kind === 'untally') {
       tallies = tallies.filter((t) => t.id !== one.body.id);
     } else {
       practice = practice.map((p) => (p.id === one.body.id ? { ...p, withdrawn: true } : p));
     }
   }
-  return { ...sheet, attendance, practice, tallies };
+  return { ...sheet, attendance, practice, tallies, starts };
 }
 
 /** Everybody by name, guests among them whom only this device knows so far. */

@@ -77,6 +77,13 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
         here.filter((who) => resting.includes(who)),
       ),
     ).catch(() => null);
+    if (!fresh && !asked.data) {
+      // Without the rules nobody is paired.
+      say.failed(
+        new Error('Pairs need the server once: it knows the rules. Open this class while it is connected.'),
+      );
+      return;
+    }
     const of = fresh ?? room;
     const best = [...of.best.groups.flat(), ...of.best.alone].filter((who) => !(who in of.sitOut));
     const isSame = fresh !== null && best.length === able.length && able.every((who) => best.includes(who));

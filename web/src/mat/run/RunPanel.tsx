@@ -9,6 +9,7 @@ import { isDrilled, loggedOf, useDrillLog } from '../useDrillLog';
 import { digits } from './clock';
 import { Done } from './Done';
 import classes from './Run.module.css';
+import { Thumbs } from './Thumbs';
 import type { Running } from './useClock';
 
 type Props = { map: MapIndex; sheet: ClassSheet; people: Name[]; clock: Running };
@@ -65,6 +66,14 @@ export function RunPanel({ map, sheet, people, clock }: Props) {
           Next block
         </Button>
       </div>
+      {block.position && (
+        <Thumbs
+          sheet={sheet}
+          block={block}
+          position={block.position}
+          name={map.position.get(block.position)?.name.toLowerCase() ?? 'there'}
+        />
+      )}
       <Done key={block.id} sheet={sheet} block={block} people={people} main />
       <Watch map={map} sheet={sheet} block={block} />
       {isLast && left.length > 1 && (

@@ -177,6 +177,7 @@ final class Coach implements AutoCloseable {
         if (with == With.KEYBOARD) {
             element.sendKeys(Keys.ENTER);
         } else {
+            clear(element);
             element.click();
         }
     }
@@ -199,11 +200,20 @@ final class Coach implements AutoCloseable {
         }
     }
 
+    /** Notices stand over the foot of the page for a moment; nobody touches through them. */
+    private void clear(WebElement element) {
+        driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);
+        waiting("to stand under no notice").until(d -> driver.executeScript("""
+                const box = arguments[0].getBoundingClientRect();
+                const there = document.elementFromPoint(box.x + box.width / 2, box.y + box.height / 2);
+                return !there || !there.closest('[data-notices]');
+                """, element));
+    }
+
     /** Touches something with the finger, whatever is used for the rest. */
     void touch(WebElement element) {
         presses++;
-        // Notices stand over the foot of the page for a moment; nobody touches through them.
-        driver.executeScript("arguments[0].scrollIntoView({block: 'center'})", element);
+        clear(element);
         element.click();
     }
 

@@ -78,6 +78,7 @@ class EveningTest {
         assertThat(touches(this::logsWithThreeExceptions)).as("a log").isLessThanOrEqualTo(8);
         coach.see("p", "not so for");
         coach.touch(coach.see("[data-tally]"));
+        countsPositionalRounds();
         assertThat(touches(this::passesThree)).as("three marks").isLessThanOrEqualTo(9);
         assertThat(touches(this::headKnock)).as("an injury").isLessThanOrEqualTo(3);
         coach.see("a[href^='tel:']");
@@ -106,11 +107,11 @@ class EveningTest {
                 const [classId, hurt, done] = arguments;
                 const read = (path) => fetch('/api' + path).then((answer) => answer.json());
                 Promise.all([read('/classes/' + classId), read('/people/' + hurt)]).then(([sheet, person]) => done([
-                  sheet.attendance.length, sheet.practice.length, sheet.tallies.length,
+                  sheet.attendance.length, sheet.practice.length, sheet.tallies.length, sheet.starts.length,
                   (person.student ?? person).restrictions.filter((one) => one.kind === 'HEAD_KNOCK').length].join()));
                 """, classId, hurt))
-                .as("here, logged for all and for two, ticked, limited: each once")
-                .isEqualTo("12,3,1,1");
+                .as("here, logged for all and for two, ticked, counted, limited: each once")
+                .isEqualTo("12,3,1,3,1");
         coach.go("/mat/" + classId + "/wall");
         coach.see("ul[aria-label=Pairs] li");
         coach.seeNo("main", "thrown");
@@ -143,6 +144,15 @@ class EveningTest {
         coach.touch(coach.see("button", "Right only"));
         coach.touch(who.get(2));
         coach.touch(coach.see("button", "Done as planned"));
+    }
+
+    private void countsPositionalRounds() {
+        coach.touch(all("ol[aria-label='The evening'] button").get(4));
+        for (String thumb : List.of("escaped", "held", "escaped")) {
+            coach.touch(coach.see("[data-thumb=" + thumb + "]"));
+        }
+        coach.see("p", "3 starts, 2 escapes");
+        coach.nothingIsWrongButTheServer();
     }
 
     private void passesThree() {

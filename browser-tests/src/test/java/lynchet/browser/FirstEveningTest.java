@@ -126,7 +126,7 @@ class FirstEveningTest {
         head.choose(head.see("input[aria-label='Technique of block 2']"), "side break", "Side breakfall");
         head.use("button", "Add a block");
         head.choose(head.see("input[aria-label='Technique of block 3']"), "hip-bump", "Hip-bump sweep");
-        head.see("p", "30 of 90 minutes, 60 left");
+        head.see("p", "30 + 1 between blocks + 4 water of 90 minutes, 55 left");
         head.nothingIsWrongHere();
         head.use("button", "Save");
         head.see("h3", "Hip-bump sweep");

@@ -214,4 +214,42 @@ class RecordsTest {
                 .isGreaterThan(RunningClub.TODAY);
         assertThat(coach.get("/api/people/bo-lindale/readiness").text()).contains("ELIGIBLE");
     }
+
+    @Test
+    void aStartOfPositionalRoundsSpeaksOfThePositionOnly() {
+        Map<String, Object> start = new HashMap<>(Map.of(
+                "id",
+                "st-one",
+                "classId",
+                CLASS,
+                "block",
+                "rounds",
+                "position",
+                "side-control-bottom",
+                "escaped",
+                true));
+        JsonNode before =
+                coach.get("/api/map/positions/side-control-bottom/starts").json();
+        coach.post("/api/starts", start).expect(200);
+        coach.post("/api/starts", start).expect(200);
+        start.put("escaped", false);
+        coach.post("/api/starts", start).expect(409);
+        start.put("id", "st-two");
+        coach.post("/api/starts", start).expect(200);
+        JsonNode after =
+                coach.get("/api/map/positions/side-control-bottom/starts").json();
+        assertThat(after.path("starts").asInt() - before.path("starts").asInt()).isEqualTo(2);
+        assertThat(after.path("escapes").asInt() - before.path("escapes").asInt())
+                .isEqualTo(1);
+        assertThat(coach.get("/api/classes/" + CLASS).json().path("starts").toString())
+                .contains("st-one")
+                .doesNotContain("student");
+        coach.delete("/api/starts/st-two").expect(204);
+        coach.delete("/api/starts/st-two").expect(404);
+        start.put("id", "st-three");
+        start.put("position", "nowhere");
+        assertThat(coach.post("/api/starts", start).code()).isEqualTo("START_POSITION");
+        coach.get("/api/map/positions/nowhere/starts").expect(404);
+        RunningClub.as("viewer").post("/api/starts", start).expect(403);
+    }
 }

@@ -51,7 +51,8 @@ class ReleasedClubTest {
             Parts.MERITS,
             Parts.BELTS,
             Parts.TALLIES,
-            Parts.PAIRINGS);
+            Parts.PAIRINGS,
+            Parts.STARTS);
 
     @TempDir
     Path data;

@@ -40,6 +40,7 @@ import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.Pairing;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Start;
 import lynchet.core.mat.Tally;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
@@ -262,6 +263,12 @@ public final class Parts {
                                 (id, where) -> to.refer("RECORD_STUDENT", where, STUDENT, id)));
             });
 
+    public static final Part<Start> STARTS = Part.record("starts", "start", Start.class, Start::id)
+            .pointingAt((start, to) -> {
+                to.refer("RECORD_CLASS", "classId", CLASS, start.classId());
+                to.refer("START_POSITION", "position", POSITION, start.position());
+            });
+
     /** All of them, each after what it points at. */
     public static final List<Part<?>> ALL = List.of(
             PAIRS,
@@ -293,7 +300,8 @@ public final class Parts {
             MERITS,
             BELTS,
             TALLIES,
-            PAIRINGS);
+            PAIRINGS,
+            STARTS);
 
     /** Those that stand inside the archive's {@code map}. */
     public static final List<Part<?>> MAP = List.of(PAIRS, TECHNIQUES, LINKS, REACTIONS, RULESETS);
@@ -393,6 +401,7 @@ public final class Parts {
 
     private static void block(Block block, String at, Part.Referring to) {
         to.refer("BLOCK_TECHNIQUE", at + "/technique", TECHNIQUE, block.technique());
+        to.refer("BLOCK_POSITION", at + "/position", POSITION, block.position());
         to.refer("BLOCK_CHAIN", at + "/chain", CHAIN, block.chain());
         to.refer("BLOCK_VERSION", at + "/version", VERSION, of(block.technique(), block.version()));
         to.refer("BLOCK_FAULT", at + "/watchFault", FAULT, of(block.technique(), block.watchFault()));

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param watchFault fault id of the technique to watch for; may be null
  * @param fromStep first step drilled, 1 the first of the technique; 0: from the start
  * @param toStep last step drilled; 0: to the end
+ * @param position where positional rounds start; null where the block has no such place
  */
 public record Block(
         String id,
@@ -27,7 +28,8 @@ public record Block(
         @Most(120) @Nullable String watchCue,
         @Nullable String watchFault,
         int fromStep,
-        int toStep) {
+        int toStep,
+        @Nullable String position) {
 
     /** What happens in a block. */
     public enum Kind {
@@ -58,6 +60,18 @@ public record Block(
     /** The same block drilling another technique in a version of it, with a fault of it to watch for. */
     public Block drilling(String otherTechnique, String otherVersion, String otherFault) {
         return new Block(
-                id, kind, title, minutes, otherTechnique, otherVersion, chain, dose, watchCue, otherFault, 0, 0);
+                id,
+                kind,
+                title,
+                minutes,
+                otherTechnique,
+                otherVersion,
+                chain,
+                dose,
+                watchCue,
+                otherFault,
+                0,
+                0,
+                position);
     }
 }

@@ -127,7 +127,7 @@ class OneThingChangedTest {
         assertThat(trained.block("b2")).isEmpty();
         assertThat(Stream.of(Block.Kind.values())
                         .filter(kind ->
-                                new Block("b", kind, "T", 5, null, null, null, null, null, null, 0, 0).drills()))
+                                new Block("b", kind, "T", 5, null, null, null, null, null, null, 0, 0, null).drills()))
                 .containsExactly(Block.Kind.BREAKFALLS, Block.Kind.PART_DRILL, Block.Kind.WHOLE_DRILL);
     }
 

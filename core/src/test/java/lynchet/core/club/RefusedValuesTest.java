@@ -52,7 +52,7 @@ class RefusedValuesTest {
 
     static Stream<Arguments> refused() {
         Round.Ended time = new Round.Ended(Round.How.TIME, null, null, null);
-        Block block = new Block("b", Block.Kind.EXPLAIN, "B", 5, null, null, null, null, null, null, 0, 0);
+        Block block = new Block("b", Block.Kind.EXPLAIN, "B", 5, null, null, null, null, null, null, 0, 0, null);
         return Stream.of(
                 refused("round r needs two different people", () -> round("ana", time)),
                 refused("the end of round r is missing", () -> round("bo", null)),

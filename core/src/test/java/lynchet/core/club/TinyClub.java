@@ -20,6 +20,7 @@ import lynchet.core.mat.Mark;
 import lynchet.core.mat.Pairing;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Standard;
+import lynchet.core.mat.Start;
 import lynchet.core.mat.Tally;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
@@ -91,6 +92,7 @@ public final class TinyClub {
     final List<Merit> merits = one(new Merit("me1", "ana", Merit.Kind.SEMINAR, DAY, 3, "summer", null, "coach"));
     final List<Belt> belts = one(new Belt("yellow-260", List.of("yellow"), "260", 2));
     final List<Tally> tallies = new ArrayList<>();
+    final List<Start> starts = one(new Start("st1", "c1", "b", "guard", true, null, "coach"));
     final List<Pairing> pairings =
             one(new Pairing("pr1", "c1", null, 1, List.of(new Pairing.Together(List.of("ana", "bo"))), null, "coach"));
     final List<IgnoredGap> ignoredGaps = one(gap("leave", null, "guard", "hip-bump"));
@@ -130,7 +132,8 @@ public final class TinyClub {
                 .with(Parts.MERITS, merits)
                 .with(Parts.BELTS, belts)
                 .with(Parts.TALLIES, tallies)
-                .with(Parts.PAIRINGS, pairings);
+                .with(Parts.PAIRINGS, pairings)
+                .with(Parts.STARTS, starts);
     }
 
     static Chain chain(String id, String start, String link) {
@@ -188,8 +191,8 @@ public final class TinyClub {
     }
 
     static TrainingClass trained(String id, String track, String technique) {
-        Block block =
-                new Block("b1", Block.Kind.WHOLE_DRILL, "Drill", 20, technique, null, null, null, null, null, 0, 0);
+        Block block = new Block(
+                "b1", Block.Kind.WHOLE_DRILL, "Drill", 20, technique, null, null, null, null, null, 0, 0, null);
         return trained(id, DAY, track, List.of(block), false);
     }
 

@@ -31,7 +31,7 @@ class ClassSumTest {
     }
 
     private static Block block(String id, Block.Kind kind, int minutes, String technique, Dose dose) {
-        return new Block(id, kind, id, minutes, technique, null, null, dose, null, null, 0, 0);
+        return new Block(id, kind, id, minutes, technique, null, null, dose, null, null, 0, 0, null);
     }
 
     private static Optional<Technique> technique(String id) {

@@ -177,7 +177,7 @@ class PairsTest {
 
     private static Block block(Block.Kind kind, String technique, int resistance) {
         Dose dose = new Dose(5, Side.BOTH, 0, null, resistance, null, 0, 0, null);
-        return new Block("x", kind, "x", 10, technique, null, null, dose, null, null, 0, 0);
+        return new Block("x", kind, "x", 10, technique, null, null, dose, null, null, 0, 0, null);
     }
 
     @Test

@@ -78,6 +78,7 @@ class Guard {
                                 "/api/incidents",
                                 "/api/credits",
                                 "/api/tallies",
+                                "/api/starts",
                                 "/api/nominations",
                                 "/api/merits",
                                 "/api/people/weights",
@@ -95,6 +96,7 @@ class Guard {
                                 "/api/practice/*",
                                 "/api/credits/*",
                                 "/api/tallies/*",
+                                "/api/starts/*",
                                 "/api/nominations/*",
                                 "/api/merits/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())

@@ -11,6 +11,7 @@ import lynchet.core.mat.ClassSum;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Start;
 import lynchet.core.mat.Tally;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
@@ -45,14 +46,23 @@ class MatController {
     private final ClassStore classes;
     private final RecordStore records;
     private final TakenOut gone;
+    private final StartStore starts;
     private final Taught taught;
     private final Durable durable;
     private final Clock clock;
 
-    MatController(ClassStore classes, RecordStore records, TakenOut gone, Taught taught, Durable durable, Clock clock) {
+    MatController(
+            ClassStore classes,
+            RecordStore records,
+            TakenOut gone,
+            StartStore starts,
+            Taught taught,
+            Durable durable,
+            Clock clock) {
         this.classes = classes;
         this.records = records;
         this.gone = gone;
+        this.starts = starts;
         this.taught = taught;
         this.durable = durable;
         this.clock = clock;
@@ -63,6 +73,7 @@ class MatController {
      *
      * @param gone who was down as here and was taken out again
      * @param tallies faults of the room, without names
+     * @param starts positional rounds as they ended, without names
      */
     record ClassSheet(
             TrainingClass training,
@@ -70,7 +81,8 @@ class MatController {
             List<PracticeEntry> practice,
             Map<String, List<Caution>> cautions,
             List<TakenOut.Gone> gone,
-            List<Tally> tallies) {}
+            List<Tally> tallies,
+            List<Start> starts) {}
 
     /** The classes of some days, and what closes them. */
     record Calendar(LocalDate today, List<Track> tracks, List<TrainingClass> classes, List<Closure> closures) {}
@@ -115,7 +127,8 @@ class MatController {
                 records.practiceOf(id),
                 cautions,
                 gone.of(id),
-                records.talliesOf(id));
+                records.talliesOf(id),
+                starts.ofClass(id));
         return ResponseEntity.ok().eTag(ETags.of(training)).body(sheet);
     }
 

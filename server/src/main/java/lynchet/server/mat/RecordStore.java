@@ -380,6 +380,11 @@ public class RecordStore {
         return there;
     }
 
+    /** The time stamp of what a device sends, checked like every other. */
+    Instant stamp(Instant sent) {
+        return at(sent);
+    }
+
     /** Devices may send later what was recorded earlier; the time stamp is theirs if they give one. */
     private Instant at(Instant sent) {
         Instant now = clock.instant();

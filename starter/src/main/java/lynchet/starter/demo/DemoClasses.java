@@ -219,7 +219,8 @@ final class DemoClasses {
                 null,
                 null,
                 0,
-                0));
+                0,
+                null));
         blocks.add(new Block(
                 "falls",
                 Block.Kind.BREAKFALLS,
@@ -232,7 +233,8 @@ final class DemoClasses {
                 "Sit, do not topple",
                 "fault-1",
                 0,
-                0));
+                0,
+                null));
         blocks.add(drill(map, "drill-1", techniques[0], brief ? 12 : 18));
         blocks.add(drill(map, "drill-2", techniques[1], brief ? 12 : 18));
         blocks.add(new Block(
@@ -247,7 +249,8 @@ final class DemoClasses {
                 null,
                 null,
                 0,
-                0));
+                0,
+                "mount-bottom"));
         return new TrainingClass(
                 slot.id() + "-" + day,
                 day,
@@ -285,7 +288,8 @@ final class DemoClasses {
                 cue,
                 card.faults().get(0).id(),
                 0,
-                0);
+                0,
+                null);
     }
 
     private static String name(GrapplingMap map, String technique) {

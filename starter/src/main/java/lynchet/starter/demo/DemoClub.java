@@ -26,6 +26,7 @@ import lynchet.core.mat.Pairing;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
+import lynchet.core.mat.Start;
 import lynchet.core.mat.Tally;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.pair.Before;
@@ -120,6 +121,7 @@ public final class DemoClub {
                 .with(Parts.BELTS, DemoWindow.belts())
                 .with(Parts.TALLIES, roomFaults(past))
                 .with(Parts.PAIRINGS, pairings(past, people))
+                .with(Parts.STARTS, starts(past))
                 .with(Parts.GRADINGS, DemoGradings.of(today, people, adult))
                 .with(Parts.ROUNDS, new DemoRounds(map, ladders, random).of(people, past, attended, tournament));
     }
@@ -254,6 +256,26 @@ public final class DemoClub {
                     }
                 });
         return made.stream().map(Before.Made::pairing).toList();
+    }
+
+    /** Positional rounds as they ended in the last weeks. */
+    private List<Start> starts(List<TrainingClass> past) {
+        List<Start> all = new ArrayList<>();
+        past.stream()
+                .filter(c -> !c.cancelled() && c.date().isAfter(today.minusWeeks(4)))
+                .forEach(c -> c.blocks().stream()
+                        .filter(block -> block.position() != null)
+                        .forEach(block -> IntStream.range(0, 8)
+                                .mapToObj(n -> new Start(
+                                        "start-" + c.id() + "-" + n,
+                                        c.id(),
+                                        block.id(),
+                                        block.position(),
+                                        n % 3 == 1,
+                                        at(c, 60),
+                                        c.coach()))
+                                .forEach(all::add)));
+        return all;
     }
 
     /** What a coach ticked for the room on the latest evening with the hip-bump sweep. */

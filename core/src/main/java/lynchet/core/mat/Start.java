@@ -1,0 +1,36 @@
+package lynchet.core.mat;
+
+import java.time.Instant;
+import lynchet.core.rule.Most;
+import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One start of positional rounds and how it ended. Nobody is named, and no link: it speaks of the position only.
+ *
+ * @param position where it started, from the side of whoever gets away
+ * @param escaped whether they got away; else they were held or finished
+ * @param at when it was counted
+ * @param by account of whoever counted it
+ */
+public record Start(
+        String id,
+        String classId,
+        String block,
+        String position,
+        boolean escaped,
+        @Nullable Instant at,
+        @Most(40) @Nullable String by) {
+
+    public Start {
+        Say.id("a start", id);
+        Say.there("the class of start " + id, classId);
+        Say.there("the block of start " + id, block);
+        Say.there("the position of start " + id, position);
+    }
+
+    /** The same start, as the house writes down who counted it and when. */
+    public Start stamped(@Nullable Instant when, @Nullable String account) {
+        return new Start(id, classId, block, position, escaped, when, account);
+    }
+}

@@ -12,7 +12,7 @@ export type Sent =
   | { kind: 'withdraw'; body: { id: string; classId: string } }
   | { kind: 'tally'; body: Pick<Tally, 'id' | 'classId' | 'technique' | 'fault'> }
   | { kind: 'untally'; body: { id: string; classId: string } }
-  | { kind: 'start'; body: Pick<Start, 'id' | 'classId' | 'block' | 'position' | 'escaped'> }
+  | { kind: 'start'; body: Pick<Start, 'id' | 'classId' | 'blockId' | 'position' | 'escaped'> }
   | { kind: 'unstart'; body: { id: string; classId: string } }
   | { kind: 'pair'; body: Pick<Pairing, 'id' | 'classId' | 'block' | 'round' | 'groups'> }
   | {

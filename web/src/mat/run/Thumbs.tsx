@@ -12,10 +12,10 @@ export function Thumbs({ sheet, block, position, name }: Props) {
   const record = useRecord();
   const say = useNotices();
   const classId = sheet.training.id;
-  const here = sheet.starts.filter((one) => one.block === block.id);
+  const here = sheet.starts.filter((one) => one.blockId === block.id);
   const escapes = here.filter((one) => one.escaped).length;
   const tap = async (escaped: boolean) => {
-    const body = { id: newId('st'), classId, block: block.id, position, escaped };
+    const body = { id: newId('st'), classId, blockId: block.id, position, escaped };
     const words = escaped ? 'Got away' : 'Held';
     try {
       await record({ kind: 'start', body }, `${words} from ${name}`);

@@ -222,7 +222,7 @@ class RecordsTest {
                 "st-one",
                 "classId",
                 CLASS,
-                "block",
+                "blockId",
                 "rounds",
                 "position",
                 "side-control-bottom",

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
 public record Start(
         String id,
         String classId,
-        String block,
+        String blockId,
         String position,
         boolean escaped,
         @Nullable Instant at,
@@ -25,12 +25,12 @@ public record Start(
     public Start {
         Say.id("a start", id);
         Say.there("the class of start " + id, classId);
-        Say.there("the block of start " + id, block);
+        Say.there("the block of start " + id, blockId);
         Say.there("the position of start " + id, position);
     }
 
     /** The same start, as the house writes down who counted it and when. */
     public Start stamped(@Nullable Instant when, @Nullable String account) {
-        return new Start(id, classId, block, position, escaped, when, account);
+        return new Start(id, classId, blockId, position, escaped, when, account);
     }
 }

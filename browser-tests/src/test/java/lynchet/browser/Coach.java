@@ -206,7 +206,7 @@ final class Coach implements AutoCloseable {
         waiting("to stand under no notice").until(d -> driver.executeScript("""
                 const box = arguments[0].getBoundingClientRect();
                 const there = document.elementFromPoint(box.x + box.width / 2, box.y + box.height / 2);
-                return !there || !there.closest('[data-notices]');
+                return !there || !there.closest('[data-notices]') || arguments[0].closest('[data-notices]') !== null;
                 """, element));
     }
 

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import lynchet.core.chain.ChainStep;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.Pairing;
@@ -137,8 +138,8 @@ class PairController {
             @RequestParam @Nullable Set<String> without) {
         TrainingClass training = records.trained(id);
         Snapshot now = taught.now();
-        Work work =
-                block == null ? Work.of(training.blocks(), now.map()) : Work.of(blockOf(training, block), now.map());
+        List<Block> asked = block == null ? training.blocks() : List.of(blockOf(training, block));
+        Work work = Work.of(asked.stream().flatMap(one -> spelledOut(one, now)).toList(), now.map());
         List<String> here = records.presentIn(id);
         List<String> able = here.stream()
                 .filter(one -> without == null || !without.contains(one))
@@ -154,6 +155,22 @@ class PairController {
                 Stream.of(Why.values()).filter(Why::bars).toList(),
                 Pairs.of(able, couples),
                 pairings.ofClass(id));
+    }
+
+    /** A block that drills a chain, as one for each technique of it: pairs have to bear the hardest. */
+    private static Stream<Block> spelledOut(Block block, Snapshot now) {
+        if (block.technique() != null || block.chain() == null) {
+            return Stream.of(block);
+        }
+        return links(now.chain(block.chain()).first())
+                .flatMap(link -> now.map().link(link).stream())
+                .map(link -> block.drilling(link.technique(), null, null));
+    }
+
+    private static Stream<String> links(@Nullable ChainStep step) {
+        return step == null
+                ? Stream.empty()
+                : Stream.concat(Stream.of(step.link()), step.next().stream().flatMap(turn -> links(turn.step())));
     }
 
     private static Block blockOf(TrainingClass training, String block) {

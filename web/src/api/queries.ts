@@ -488,9 +488,10 @@ export async function readPlan(id: string): Promise<{ value: TrainingClass; tag:
 export const useDrills = () =>
   useQuery<DrillShape[]>({ queryKey: ['drills'], queryFn: () => read('/drills'), staleTime: 60_000 });
 
-export const useClassSheet = (id: string | undefined) =>
-  useQuery<ClassSheet>({
-    queryKey: ['classes', id],
-    queryFn: () => read(`/classes/${id}`),
-    enabled: id !== undefined,
-  });
+export const sheetQuery = (id: string | undefined) => ({
+  queryKey: ['classes', id],
+  queryFn: (): Promise<ClassSheet> => read(`/classes/${id}`),
+  enabled: id !== undefined,
+});
+
+export const useClassSheet = (id: string | undefined) => useQuery<ClassSheet>(sheetQuery(id));

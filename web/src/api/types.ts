@@ -61,6 +61,7 @@ export type FromHere = S['FromHere'];
 export type Room = S['Room'];
 export type Summed = S['Summed'];
 export type DoseSum = S['DoseSum'];
+export type BlockSum = S['OfBlock'];
 export type Pairing = S['Pairing'];
 export type Why = S['Couple']['why'][number];
 export type Call = S['CallFor'];

@@ -121,6 +121,15 @@ export function TrackForm({ track, tag, all, onDone, onCancel }: Props) {
                 value={slot.coach ?? ''}
                 onChange={(event) => put({ ...slot, coach: event.currentTarget.value || null })}
               />
+              <NumberInput
+                label="Room to throw"
+                suffix=" pairs"
+                min={0}
+                max={60}
+                error={error(`slots.${n}.lanes`)}
+                value={slot.lanes}
+                onChange={(lanes) => put({ ...slot, lanes: Number(lanes) })}
+              />
               <TextInput
                 label="From"
                 type="date"
@@ -156,6 +165,7 @@ function nextSlot(slots: Slot[]): Slot {
     minutes: last?.minutes ?? 90,
     area: last?.area ?? null,
     coach: last?.coach ?? null,
+    lanes: last?.lanes ?? 0,
   };
 }
 

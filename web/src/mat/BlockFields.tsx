@@ -1,11 +1,11 @@
 import { Button, NumberInput, Select, TextInput } from '@mantine/core';
 import type { MapIndex } from '../api/queries';
-import type { Block, ChainView, DoseSum } from '../api/types';
+import type { Block, BlockSum, ChainView, DoseSum } from '../api/types';
 import { useErrorAt } from '../form/useDraft';
 import { positionOptions } from '../map/edit/pickers';
 import { plain } from '../ui/words';
 import classes from './PlanPage.module.css';
-import { drills, isBare, KINDS, ofKind, titleOf } from './plan';
+import { drills, isBare, isLive, KINDS, ofKind, roundWords, titleOf } from './plan';
 
 type Props = {
   map: MapIndex;
@@ -14,7 +14,7 @@ type Props = {
   techniques: { value: string; label: string }[];
   chains: ChainView[];
   /** What fits into it; null while that is not known. */
-  sum: DoseSum | null;
+  sum: BlockSum | null;
   onChange: (block: Block) => void;
 };
 
@@ -160,8 +160,33 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
           )}
         </div>
       )}
+      {isLive(block.kind) && (
+        <div className={classes.block}>
+          <NumberInput
+            aria-label={`Round of ${nth}`}
+            suffix={block.work === 0 ? ' s: one round' : ' s a round'}
+            min={0}
+            max={3600}
+            step={30}
+            error={error(`${at}.work`)}
+            value={block.work}
+            onChange={(work) => onChange({ ...block, work: Number(work) })}
+          />
+          <NumberInput
+            aria-label={`Rest of ${nth}`}
+            suffix=" s rest"
+            min={0}
+            max={600}
+            step={10}
+            error={error(`${at}.rest`)}
+            value={block.rest}
+            onChange={(rest) => onChange({ ...block, rest: Number(rest) })}
+          />
+          <p className={classes.fits}>{sum && roundWords(block, sum.rounds)}</p>
+        </div>
+      )}
       {dose && drills(block.kind) && (
-        <Dosed block={block} dose={dose} sum={sum} nth={nth} at={at} onChange={onChange} />
+        <Dosed block={block} dose={dose} sum={sum?.dose ?? null} nth={nth} at={at} onChange={onChange} />
       )}
     </>
   );
@@ -247,6 +272,19 @@ function Dosed({ block, dose, sum, nth, at, onChange }: DosedProps) {
           allowDeselect={false}
           onChange={(surface) => change({ surface: surface as typeof dose.surface })}
         />
+        {!isAlone && (
+          <Select
+            aria-label={`Stances in ${nth}`}
+            data={[
+              { value: 'ANY', label: 'any stance' },
+              { value: 'ALIKE', label: 'same stance' },
+              { value: 'OPPOSED', label: 'opposite stance' },
+            ]}
+            value={block.leads}
+            allowDeselect={false}
+            onChange={(leads) => onChange({ ...block, leads: leads as Block['leads'] })}
+          />
+        )}
         <TextInput
           aria-label={`Stop of ${nth}`}
           placeholder="Stop when …"

@@ -4,7 +4,7 @@ import { type MapIndex, useNames } from '../api/queries';
 import type { Block, ClassSheet } from '../api/types';
 import { plain } from '../ui/words';
 import classes from './MatPage.module.css';
-import { doseWords } from './plan';
+import { doseWords, roundsIn, roundWords } from './plan';
 import { RoomFaults } from './RoomFaults';
 import { Done } from './run/Done';
 import { isDrilled, loggedOf, useDrillLog } from './useDrillLog';
@@ -66,6 +66,7 @@ function BlockLine({ map, sheet, block, readOnly }: Props & { block: Block }) {
         </span>
       </h3>
       {block.dose && block.dose.reps > 0 && <p>{doseWords(block.dose)}</p>}
+      {block.work > 0 && <p>{roundWords(block, roundsIn(block, block.minutes * 60))}</p>}
       {block.watchCue && <p className={classes.cue}>“{block.watchCue}”</p>}
       {fault && (
         <p>

@@ -27,6 +27,7 @@ import { Strip } from './run/Strip';
 import { useAwake } from './run/useAwake';
 import { useClock } from './run/useClock';
 import { Tiles } from './Tiles';
+import { useBeside } from './useBeside';
 import { useCheckIn } from './useCheckIn';
 
 /** Today's classes; the one in hand with its people and blocks. */
@@ -47,6 +48,7 @@ export function MatPage() {
                 {today.classes.map((c) => (
                   <Link key={c.id} to={`/mat/${c.id}`} aria-current={c.id === chosen ? 'page' : undefined}>
                     {time(c.start)} {today.tracks.find((t) => t.id === c.track)?.name}
+                    {c.group && ` · ${c.group}`}
                   </Link>
                 ))}
               </nav>
@@ -112,8 +114,9 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
     mode === 'mark' ? here.has(p.id) : everyone || p.tracks.includes(training.track) || here.has(p.id),
   );
 
-  const { checkIn, leave, all, onCard } = useCheckIn(training, here, people);
-  const absent = shown.filter((who) => !here.has(who.id));
+  const elsewhere = useBeside(training);
+  const { checkIn, leave, move, all, onCard } = useCheckIn(training, here, people);
+  const absent = shown.filter((who) => !here.has(who.id) && !elsewhere.has(who.id));
   const pairs = usePairs(sheet, people, mayWrite);
   useCalls(training.id, mayWrite); // kept on the device for an injury without the server
   const stretches = useMemo(() => stretchesOf(training.blocks), [training.blocks]);
@@ -145,6 +148,7 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
             <strong>
               {date(training.date)}, {time(training.start)}
               {training.area && ` · ${training.area}`}
+              {training.group && ` · ${training.group}`}
             </strong>
             <span className={classes.count}>{sheet.attendance.length} here</span>
             {mayWrite && mode === 'here' && <CardField onCard={onCard} />}
@@ -179,6 +183,7 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
           <Tiles
             people={shown}
             here={here}
+            elsewhere={mode === 'here' ? elsewhere : undefined}
             chosen={mode === 'mark' ? student : null}
             readOnly={!mayWrite}
             label={mode === 'mark' ? 'Choose whom to mark' : 'Tap who is here'}
@@ -187,6 +192,7 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
                 setStudent(who.id === student ? null : who.id);
                 side.current?.scrollIntoView({ block: 'start' }); // on a phone it stands below the people
               } else if (here.has(who.id)) leave(who);
+              else if (elsewhere.has(who.id)) move(who, elsewhere.get(who.id));
               else checkIn(who, 'NAME');
             }}
           />

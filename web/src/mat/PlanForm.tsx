@@ -93,6 +93,23 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
           value={training.area ?? ''}
           onChange={(area) => change({ area: area || null })}
         />
+        <NumberInput
+          label="Room to throw"
+          description="Pairs at once; 0: all"
+          min={0}
+          max={60}
+          error={error('lanes')}
+          value={training.lanes}
+          onChange={(lanes) => change({ lanes: Number(lanes) })}
+        />
+        <TextInput
+          label="Group"
+          placeholder="All together"
+          description="Where the class is split"
+          error={error('group')}
+          value={training.group ?? ''}
+          onChange={(event) => change({ group: event.currentTarget.value || null })}
+        />
         <TextInput
           label="Theme"
           className={classes.wide}
@@ -124,7 +141,7 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
         {(block, take, n) => (
           <BlockFields
             {...{ map, block, n, techniques }}
-            sum={sums?.sum.blocks.length === training.blocks.length ? sums.sum.blocks[n].dose : null}
+            sum={sums?.sum.blocks.length === training.blocks.length ? sums.sum.blocks[n] : null}
             chains={chains.data ?? []}
             onChange={take}
           />

@@ -17,10 +17,12 @@ export function PlanPage() {
   const { id = NEW } = useParams();
   const isNew = id === NEW;
   const [params] = useSearchParams();
-  const plan = usePlan(isNew ? null : id);
+  const besides = params.get('beside');
+  const plan = usePlan(isNew ? besides : id);
   const tracks = useTracks();
   const now = useToday();
   if (!isNew) return <Loaded query={plan}>{(opened) => <Planned key={id} opened={opened} />}</Loaded>;
+  if (besides) return <Loaded query={plan}>{({ value }) => <Beside key={besides} of={value} />}</Loaded>;
   return (
     <Loaded query={tracks}>
       {({ tracks: all }) =>
@@ -56,9 +58,25 @@ const outside = (track: string, on: string): TrainingClass => ({
   cancelled: false,
   pinned: false,
   handOver: null,
+  lanes: 0,
 });
 
-function Planned({ opened }: { opened: Opened<TrainingClass> }) {
+function Beside({ of }: { of: TrainingClass }) {
+  const [opened] = useState(() => ({ value: beside(of), tag: null }));
+  return <Planned opened={opened} isBeside />;
+}
+
+/** Another group on the same mat at the same time; its people are its own. */
+const beside = (training: TrainingClass): TrainingClass => ({
+  ...training,
+  id: `c-${crypto.randomUUID()}`,
+  slot: null,
+  group: null,
+  coach: null,
+  handOver: null,
+});
+
+function Planned({ opened, isBeside = false }: { opened: Opened<TrainingClass>; isBeside?: boolean }) {
   const map = useMap();
   const tracks = useTracks();
   const drills = useDrills();
@@ -68,15 +86,20 @@ function Planned({ opened }: { opened: Opened<TrainingClass> }) {
   const toMat = () => navigate(`/mat/${value.id}`);
   return (
     <>
-      <PageHead title={opened.tag === null ? 'A class outside the weekly times' : `${track ?? ''} plan`}>
+      <PageHead
+        title={
+          isBeside
+            ? `${track ?? ''}: another group`
+            : opened.tag === null
+              ? 'A class outside the weekly times'
+              : `${track ?? ''} plan`
+        }
+      >
         {opened.tag !== null && (
           <>
             <span className="quiet">
               {date(value.date)}, {time(value.start)}
             </span>
-            <Button variant="default" component={Link} to={`/mat/${value.id}/off`}>
-              {value.cancelled ? 'Called off' : 'Call it off'}
-            </Button>
             <Button variant="default" component={Link} to={`/mat/${value.id}/sheet`}>
               Class sheet
             </Button>
@@ -87,6 +110,12 @@ function Planned({ opened }: { opened: Opened<TrainingClass> }) {
         )}
       </PageHead>
       <Scroll label="Plan" className={classes.body}>
+        {opened.tag !== null && (
+          <p className={classes.besides}>
+            <Link to={`/mat/${NEW}/plan?beside=${value.id}`}>Another group beside it</Link>
+            <Link to={`/mat/${value.id}/off`}>{value.cancelled ? 'Called off' : 'Call it off'}</Link>
+          </p>
+        )}
         <Loaded query={map}>
           {(index) => (
             <Loaded query={tracks}>

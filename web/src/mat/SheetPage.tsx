@@ -8,7 +8,7 @@ import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';
 import { Empty, Loaded } from '../ui/States';
 import { date, plain, time } from '../ui/words';
-import { doseWords, stepsOf } from './plan';
+import { doseWords, roundsIn, roundWords, stepsOf } from './plan';
 import classes from './SheetPage.module.css';
 
 /** The class on one page of paper, for whoever gives it; or large, for the wall. Nobody is named on it. */
@@ -51,6 +51,7 @@ function Sheet({ sheet, map, isLarge }: { sheet: ClassSheet; map: MapIndex; isLa
       <article className={isLarge ? `${classes.sheet} ${classes.large}` : classes.sheet}>
         <h2>
           {tracks?.find((one) => one.id === training.track)?.name}
+          {training.group && ` · ${training.group}`}
           <span>
             {date(training.date)}, {time(training.start)}
             {training.area && `, ${training.area}`}
@@ -101,6 +102,9 @@ function OnSheet({ block, sheet, map, isLarge }: OnSheetProps) {
             {dose.stop && `; stop when ${dose.stop}`}
           </p>
         )}
+        {block.work > 0 && <p>{roundWords(block, roundsIn(block, block.minutes * 60))}</p>}
+        {block.leads === 'ALIKE' && <p>Same stance</p>}
+        {block.leads === 'OPPOSED' && <p>Right stance against left</p>}
         {!isLarge && steps.map((step) => <p key={step}>{step}</p>)}
         {block.watchCue && <p className={classes.cue}>“{block.watchCue}”</p>}
         {!isLarge && fault && (

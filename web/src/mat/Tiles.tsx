@@ -1,10 +1,13 @@
 import type { Attendance, Name } from '../api/types';
 import { plain } from '../ui/words';
 import classes from './MatPage.module.css';
+import type { Elsewhere } from './useBeside';
 
 type Props = {
   people: Name[];
   here: Map<string, Attendance>;
+  /** Who is in another group of a split class. */
+  elsewhere?: Map<string, Elsewhere>;
   chosen: string | null;
   readOnly: boolean;
   label: string;
@@ -16,7 +19,7 @@ const restOf = ({ name, calledBy }: Name) =>
   name.startsWith(`${calledBy} `) ? name.slice(calledBy.length + 1) : name;
 
 /** A tile for each person, by the name they are called; a tap checks in or chooses. */
-export function Tiles({ people, here, chosen, readOnly, label, onTap }: Props) {
+export function Tiles({ people, here, elsewhere, chosen, readOnly, label, onTap }: Props) {
   return (
     <ul className={classes.tiles} aria-label={label}>
       {people.map((person) => (
@@ -31,6 +34,9 @@ export function Tiles({ people, here, chosen, readOnly, label, onTap }: Props) {
           >
             <strong>{person.calledBy}</strong>
             <span>{restOf(person)}</span>
+            {elsewhere?.has(person.id) && !here.has(person.id) && (
+              <span className={classes.limit}>in {elsewhere.get(person.id)?.group}</span>
+            )}
             {person.guest && (
               <span className={person.guest.fallsKnown ? undefined : classes.limit}>
                 {person.guest.fallsKnown ? 'guest' : 'guest, falls not known'}

@@ -106,6 +106,7 @@ function Lesson({
     >
       <strong>
         {time(training.start)} {track}
+        {training.group && ` · ${training.group}`}
       </strong>
       {training.theme && <span>{training.theme}</span>}
       <span className="quiet">

@@ -2,7 +2,7 @@ import type { MapIndex } from '../api/queries';
 import type { Block, DrillShape, Technique, TrainingClass } from '../api/types';
 import { freeId } from '../form/fields';
 import { type Errors, lacking } from '../form/limits';
-import { plain } from '../ui/words';
+import { count, plain } from '../ui/words';
 
 export const KINDS: Block['kind'][] = [
   'WARM_UP',
@@ -19,6 +19,10 @@ export const KINDS: Block['kind'][] = [
 /** Whether something is repeated in it, so that it has a dose. */
 export const drills = (kind: Block['kind']) =>
   kind === 'PART_DRILL' || kind === 'WHOLE_DRILL' || kind === 'BREAKFALLS';
+
+/** Rounds against each other; they have a length and a rest. */
+export const isLive = (kind: Block['kind']) =>
+  kind === 'TIMED_ROUNDS' || kind === 'POSITIONAL_ROUNDS' || kind === 'FREE_ROUNDS';
 
 /** Kinds that are about no technique. */
 export const isBare = (kind: Block['kind']) =>
@@ -37,6 +41,20 @@ const DOSE: NonNullable<Block['dose']> = {
 };
 
 const SIDES = { BOTH: 'each side', RIGHT: 'right only', LEFT: 'left only' } as const;
+
+/** 3:00 */
+const minutesAndSeconds = (seconds: number) =>
+  `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+
+/** "5 rounds of 3:00, 0:30 rest"; nothing where the block is one. */
+export const roundWords = ({ work, rest }: Block, rounds: number) =>
+  work === 0
+    ? ''
+    : `${count(rounds, 'round', 'rounds')} of ${minutesAndSeconds(work)}${rest > 0 ? `, ${minutesAndSeconds(rest)} rest` : ''}`;
+
+/** How many whole rounds fit, with rest between them. */
+export const roundsIn = ({ work, rest }: Pick<Block, 'work' | 'rest'>, seconds: number) =>
+  work === 0 ? 1 : Math.floor((seconds + rest) / (work + rest));
 
 type Doses = Pick<NonNullable<Block['dose']>, 'reps' | 'sides' | 'swaps'>;
 
@@ -58,6 +76,9 @@ export const blankBlock = (kind: Block['kind'], minutes: number): Block => ({
   fromStep: 0,
   toStep: 0,
   position: null,
+  leads: 'ANY',
+  work: 0,
+  rest: 0,
 });
 
 /** The next block: what usually follows, as long as what is left or ten minutes. */
@@ -73,6 +94,7 @@ export const ofKind = (block: Block, kind: Block['kind']): Block => ({
   kind,
   dose: drills(kind) ? (block.dose ?? DOSE) : null,
   position: kind === 'POSITIONAL_ROUNDS' ? block.position : null,
+  ...(isLive(kind) ? {} : { work: 0, rest: 0 }),
   ...(isBare(kind) ? { technique: null, version: null, chain: null, watchFault: null } : {}),
 });
 

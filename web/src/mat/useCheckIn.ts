@@ -3,6 +3,7 @@ import type { Attendance, Name, TrainingClass } from '../api/types';
 import { useRecord } from '../record/Recording';
 import { useNotices } from '../ui/Notices';
 import { count } from '../ui/words';
+import type { Elsewhere } from './useBeside';
 
 type There = { id: string; student: string; classId: string };
 
@@ -31,6 +32,23 @@ export function useCheckIn(training: TrainingClass, here: Map<string, Attendance
     await takeOut(who, { id: kept.id, student: who.id, classId: training.id });
     say.done(`${who.calledBy} is not here.`, () => checkIn(who, 'NAME'));
   };
+  /** Somebody of another group of the class comes over to this one. */
+  const move = async (who: Name, from?: Elsewhere) => {
+    if (!from) return;
+    const { attendance, classId, group } = from;
+    const was = { id: attendance.id, student: who.id, classId };
+    try {
+      await takeOut(who, was);
+      const there = await put(who, 'NAME');
+      say.done(`${who.calledBy} has come over from ${group}.`, async () => {
+        await takeOut(who, there);
+        const back = { id: newId('a'), student: who.id, classId };
+        await record({ kind: 'attend', body: { ...back, how: 'NAME' } }, `${who.calledBy} is in ${group}`);
+      });
+    } catch (error) {
+      say.failed(error);
+    }
+  };
   const all = async (absent: Name[]) => {
     try {
       const taken: { who: Name; there: There }[] = [];
@@ -48,5 +66,5 @@ export function useCheckIn(training: TrainingClass, here: Map<string, Attendance
     else if (here.has(who.id)) say.done(`${who.calledBy} was here already.`);
     else void checkIn(who, 'CARD');
   };
-  return { checkIn, leave, all, onCard };
+  return { checkIn, leave, move, all, onCard };
 }

@@ -199,6 +199,17 @@ export function PersonForm(props: Props) {
             value={student.keepApart}
             onChange={(keepApart) => change({ keepApart })}
           />
+          <MultiSelect
+            label="Works best with"
+            description="Pairs lean that way, after everything else"
+            searchable
+            limit={40}
+            data={people
+              .filter((one) => one.id !== student.id)
+              .map((one) => ({ value: one.id, label: one.name }))}
+            value={student.prefers}
+            onChange={(prefers) => change({ prefers })}
+          />
           {!isNew && !joins && <TextInput label="Left the club" {...day('left')} />}
           <Consents student={student} now={now} onChange={(consents) => change({ consents })} />
           <Textarea

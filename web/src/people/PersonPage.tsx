@@ -71,6 +71,7 @@ const blank = (tracks: string[], joined: string): Student => ({
   notes: '',
   consents: [],
   beltSize: null,
+  prefers: [],
 });
 
 /** One after the other: after each the form is empty again, on the same tracks and at the same rank. */

@@ -1,5 +1,5 @@
 import { Button, Select } from '@mantine/core';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import type { ClassSheet } from '../../api/types';
 import { Waiting } from '../../ui/States';
@@ -14,7 +14,7 @@ const PAIRED = new Set(['PART_DRILL', 'WHOLE_DRILL', 'TIMED_ROUNDS', 'POSITIONAL
 export function PairsBoard({ sheet, pairs }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
   const { id, blocks } = sheet.training;
-  const { groups, alone, gone, resting, calledBy } = pairs;
+  const { alone, gone, resting, calledBy } = pairs;
   const touch = (who: string) => {
     if (chosen === null) return setChosen(who);
     setChosen(null);
@@ -77,24 +77,24 @@ export function PairsBoard({ sheet, pairs }: Props) {
       {pairs.everywhere.length > 0 && (
         <p className={classes.mind}>With most of them: {pairs.everywhere.join('; ')}</p>
       )}
-      <ul className={classes.groups}>
-        {groups.map((group) => {
-          const { breaks, minds, looks } = pairs.said(group);
-          return (
-            <li key={group.join()} data-group>
-              <div>{group.map(person)}</div>
-              {group.length === 3 && <p className={classes.mind}>three: change at each swap</p>}
-              {breaks.map((words) => (
-                <p key={words} className={classes.breaks}>
-                  {words}
-                </p>
-              ))}
-              {minds.length > 0 && <p className={classes.mind}>{minds.join('; ')}</p>}
-              {looks && <p className={classes.mind}>not known here; look</p>}
-            </li>
-          );
-        })}
-      </ul>
+      {pairs.waves.map((wave, n) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a wave is its place
+        <div key={n}>
+          {pairs.waves.length > 1 && (
+            <h3 className={classes.waved}>
+              Wave {n + 1} of {pairs.waves.length}
+              <span className="quiet">
+                {n === 0 && ` room for ${sheet.training.lanes} pairs to throw at once`}
+              </span>
+            </h3>
+          )}
+          <ul className={classes.groups} aria-label={pairs.waves.length > 1 ? `Wave ${n + 1}` : 'Pairs'}>
+            {wave.map((group) => (
+              <OnBoard key={group.join()} group={group} said={pairs.said(group)} person={person} />
+            ))}
+          </ul>
+        </div>
+      ))}
       {pairs.isMade && alone.length > 0 && (
         <div className={classes.loose}>
           <strong>Not paired</strong>
@@ -146,5 +146,28 @@ export function PairsBoard({ sheet, pairs }: Props) {
         )}
       </div>
     </section>
+  );
+}
+
+type OnBoardProps = {
+  group: string[];
+  said: ReturnType<Pairing['said']>;
+  person: (who: string) => ReactNode;
+};
+
+/** Two or three who work together, what stands against it and what is to be minded. */
+function OnBoard({ group, said: { breaks, minds, looks }, person }: OnBoardProps) {
+  return (
+    <li data-group>
+      <div>{group.map(person)}</div>
+      {group.length === 3 && <p className={classes.mind}>three: change at each swap</p>}
+      {breaks.map((words) => (
+        <p key={words} className={classes.breaks}>
+          {words}
+        </p>
+      ))}
+      {minds.length > 0 && <p className={classes.mind}>{minds.join('; ')}</p>}
+      {looks && <p className={classes.mind}>not known here; look</p>}
+    </li>
   );
 }

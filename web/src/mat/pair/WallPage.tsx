@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { useMemo } from 'react';
+import { Fragment, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { useRoom } from '../../api/pairs';
 import { useCalendar, useClassSheet, useNames } from '../../api/queries';
@@ -11,11 +11,12 @@ import { PrintFoot } from '../../ui/PrintFoot';
 import { Empty, Loaded } from '../../ui/States';
 import { time } from '../../ui/words';
 import { calledIn } from '../called';
-import { digits, stretchesOf } from '../run/clock';
+import { digits, faceOf, stretchesOf } from '../run/clock';
 import { Strip } from '../run/Strip';
 import { useAwake } from '../run/useAwake';
 import { useClock } from '../run/useClock';
 import classes from './Pairs.module.css';
+import { wavesOf } from './waves';
 
 /** The pairs and the clock for everybody to see: names as they are called, and nothing else of anybody. */
 export function WallPage() {
@@ -49,6 +50,12 @@ function Wall({ sheet, people: known, room }: { sheet: ClassSheet; people: Name[
     people,
     groups.flatMap((group) => group.people),
   );
+  const block = training.blocks[at]?.id;
+  const throws = dial.begun ? room.throwing.includes(block) : room.throwing.length > 0;
+  const waves = wavesOf(
+    groups.map((group) => group.people),
+    throws ? training.lanes : 0,
+  );
   const track = tracks?.find((one) => one.id === training.track)?.name ?? '';
   return (
     <>
@@ -63,7 +70,12 @@ function Wall({ sheet, people: known, room }: { sheet: ClassSheet; people: Name[
           <>
             <Strip blocks={training.blocks} at={at} dial={dial} />
             <p className={classes.clock} role="timer" aria-label="Time left">
-              {digits(dial.left)} <span>{training.blocks[at]?.title}</span>
+              {digits(faceOf(dial))}{' '}
+              <span>
+                {training.blocks[at]?.title}
+                {dial.round && `, ${dial.phase === 'rest' ? 'rest' : `${dial.round.is} of ${dial.round.of}`}`}
+                {dial.phase === 'swap' && ', swap now'}
+              </span>
             </p>
           </>
         )}
@@ -72,18 +84,24 @@ function Wall({ sheet, people: known, room }: { sheet: ClassSheet; people: Name[
             Pairs are made at the mat, under Pairs.
           </Empty>
         ) : (
-          <ul aria-label="Pairs">
-            {groups.map(({ people: group }) => (
-              <li key={group.join()}>
-                {group.map((id, n) => (
-                  <span key={id} style={{ color: 'inherit' }}>
-                    {n > 0 && <span> · </span>}
-                    {calledBy(id)}
-                  </span>
+          waves.map((wave, n) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a wave is its place
+            <Fragment key={n}>
+              {waves.length > 1 && <h2>Wave {n + 1}</h2>}
+              <ul aria-label={waves.length > 1 ? `Wave ${n + 1}` : 'Pairs'}>
+                {wave.map((group) => (
+                  <li key={group.join()}>
+                    {group.map((id, k) => (
+                      <span key={id} style={{ color: 'inherit' }}>
+                        {k > 0 && <span> · </span>}
+                        {calledBy(id)}
+                      </span>
+                    ))}
+                  </li>
                 ))}
-              </li>
-            ))}
-          </ul>
+              </ul>
+            </Fragment>
+          ))
         )}
         <PrintFoot />
       </div>

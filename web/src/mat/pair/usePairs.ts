@@ -8,6 +8,7 @@ import { useNotices } from '../../ui/Notices';
 import { calledIn } from '../called';
 import { against, aloneOf, type Group, pairedUp, placed, swapped, tableOf, takenOut } from './pairs';
 import { useResting } from './useResting';
+import { wavesOf } from './waves';
 
 const NOBODY: Room = {
   block: null,
@@ -18,6 +19,7 @@ const NOBODY: Room = {
   bars: [],
   best: { groups: [], alone: [] },
   rounds: [],
+  throwing: [],
 };
 
 /** Who works with whom tonight: made by the server where it answers, by the same table of the core where it does not. */
@@ -57,12 +59,13 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
     };
     await record({ kind: 'pair', body }, says);
   };
-  const change = async (next: Group[], says: string, breaks?: string) => {
+  const change = async (next: Group[], says: string, breaks?: string, undo?: () => void) => {
     if (!round) return;
     try {
       const before = groups;
       await put(next, round.id, says);
       say.done(breaks ? `${says}. ${breaks}` : `${says}.`, () => {
+        undo?.();
         put(before, round.id, 'The pairs as before').catch(say.failed);
       });
     } catch (error) {
@@ -104,6 +107,7 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
       );
     return against(group, table).filter((why) => why !== 'TONIGHT' || wereBefore);
   };
+  const throws = block === null ? room.throwing.length > 0 : room.throwing.includes(block);
   const whys = groups.map(whyOf);
   /** What is to be minded with most of them is said once. */
   const everywhere =
@@ -118,6 +122,8 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
     everywhere: words(everywhere),
     setBlock,
     groups,
+    /** In which they throw one after the other, where the mat has not room for all. */
+    waves: wavesOf(groups, throws ? sheet.training.lanes : 0),
     alone,
     gone,
     resting: here.filter(sitsOut),
@@ -154,7 +160,9 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
     takeOut: (who: string, isResting: boolean) => {
       if (isResting) rest(who);
       const next = takenOut(who, groups, alone, table);
-      return next === groups ? Promise.resolve() : change(next, `${calledBy(who)} is out of the pairs`);
+      return next === groups
+        ? Promise.resolve()
+        : change(next, `${calledBy(who)} is out of the pairs`, undefined, () => isResting && goOn(who));
     },
     goOn,
   };

@@ -6,7 +6,7 @@ import { plain } from '../../ui/words';
 import { doseWords, stepsOf } from '../plan';
 import { RoomFaults } from '../RoomFaults';
 import { isDrilled, loggedOf, useDrillLog } from '../useDrillLog';
-import { digits } from './clock';
+import { type Dial, digits, faceOf, type Phase } from './clock';
 import { Done } from './Done';
 import classes from './Run.module.css';
 import { Thumbs } from './Thumbs';
@@ -40,9 +40,9 @@ export function RunPanel({ map, sheet, people, clock }: Props) {
           role="timer"
           aria-label={dial.left < 0 ? 'Over its time' : 'Time left'}
         >
-          {digits(dial.left)}
+          {digits(faceOf(dial))}
         </p>
-        <Doing block={block} swapIn={dial.swapIn} runs={dial.runs} />
+        <Doing block={block} dial={dial} />
       </section>
       <div className={classes.keys}>
         {dial.runs ? (
@@ -90,8 +90,39 @@ export function RunPanel({ map, sheet, people, clock }: Props) {
   );
 }
 
+const NEXT: Record<Phase, string> = {
+  explain: 'explain in',
+  work: 'drill in',
+  swap: 'swap in',
+  rest: 'rest in',
+};
+
+/** What is going on, and what comes next. */
+function Now({ dial: { phase, next, round, left } }: { dial: Dial }) {
+  if (round)
+    return (
+      <>
+        <p className={classes.swap}>
+          {phase === 'rest' ? (next ? 'Rest' : 'Rounds are over') : `Round ${round.is} of ${round.of}`}
+        </p>
+        {next && <p className="quiet">{digits(left)} of the block left</p>}
+      </>
+    );
+  return (
+    <p className={classes.swap}>
+      {phase === 'swap' ? 'Swap now' : phase === 'explain' ? 'Explain' : ''}
+      {next && phase !== 'swap' && (
+        <>
+          {phase === 'explain' && ', '}
+          {NEXT[next.phase]} {digits(next.in)}
+        </>
+      )}
+    </p>
+  );
+}
+
 /** How it is done, and when partners change. */
-function Doing({ block, swapIn, runs }: { block: Block; swapIn: number | null; runs: boolean }) {
+function Doing({ block, dial }: { block: Block; dial: Dial }) {
   const { dose } = block;
   return (
     <div className={classes.doing}>
@@ -109,7 +140,7 @@ function Doing({ block, swapIn, runs }: { block: Block; swapIn: number | null; r
         </p>
       )}
       {dose?.stop && <p>Stop when {dose.stop}</p>}
-      {swapIn !== null && runs && <p className={classes.swap}>swap in {digits(swapIn)}</p>}
+      {dial.begun && dial.left > 0 && <Now dial={dial} />}
     </div>
   );
 }

@@ -17,9 +17,11 @@ export function unlockBell() {
   void audio.resume();
 }
 
-/** One stroke for a change of partners, three for the end of a block. */
+const STROKES: Record<Bell, number> = { swap: 1, go: 1, stop: 2, end: 3 };
+
+/** One stroke to go on, two to stop, three for the end of a block. */
 export function ring(bell: Bell) {
-  for (let n = 0; n < (bell === 'end' ? 3 : 1); n++) strike(n * 0.55);
+  for (let n = 0; n < STROKES[bell]; n++) strike(n * 0.55);
 }
 
 function strike(after: number) {

@@ -1,11 +1,26 @@
 import { describe, expect, it } from 'vitest';
-import { bellBetween, dialOf, digits, longer, NOT_BEGUN, paused, started, swapsOf, turned } from './clock';
+import {
+  bellBetween,
+  dialOf,
+  digits,
+  faceOf,
+  longer,
+  NOT_BEGUN,
+  paused,
+  started,
+  swapsOf,
+  turned,
+} from './clock';
 
-const EVENING = [
-  { id: 'falls', seconds: 360, swaps: 0 },
-  { id: 'sweep', seconds: 960, swaps: 3 },
-  { id: 'rounds', seconds: 720, swaps: 0 },
-];
+const plain = (id: string, seconds: number, swaps = 0) => ({
+  id,
+  seconds,
+  swaps,
+  explain: 0,
+  work: 0,
+  rest: 0,
+});
+const EVENING = [plain('falls', 360), plain('sweep', 960, 3), plain('rounds', 720)];
 const AT = 1_000_000;
 
 describe('the clock', () => {
@@ -41,9 +56,48 @@ describe('the clock', () => {
   it('changes partners at even distances and says when', () => {
     expect(swapsOf(EVENING[1], 960)).toEqual([240, 480, 720]);
     const clock = { ...started(NOT_BEGUN, AT), at: 1 };
-    expect(dialOf(clock, EVENING, AT + 200_000).swapIn).toBe(40);
-    expect(dialOf(clock, EVENING, AT + 240_000).swapIn).toBe(240);
-    expect(dialOf(clock, EVENING, AT + 720_000).swapIn).toBeNull();
+    expect(dialOf(clock, EVENING, AT + 200_000).next).toEqual({ phase: 'swap', in: 40 });
+    expect(dialOf(clock, EVENING, AT + 240_000)).toMatchObject({
+      phase: 'swap',
+      next: { phase: 'work', in: 12 },
+    });
+    expect(dialOf(clock, EVENING, AT + 732_000)).toMatchObject({ phase: 'work', next: null });
+  });
+
+  it('shows first, then changes at even distances of what is left', () => {
+    const shown = { ...plain('throw', 480, 1), explain: 60 };
+    expect(swapsOf(shown, 480)).toEqual([270]);
+    const at = (seconds: number) => dialOf(started(NOT_BEGUN, AT), [shown], AT + seconds * 1000);
+    expect(at(59)).toMatchObject({ phase: 'explain', next: { phase: 'work', in: 1 }, round: null });
+    expect(at(60)).toMatchObject({ phase: 'work', next: { phase: 'swap', in: 210 } });
+    expect(at(281).phase).toBe('swap');
+    expect(faceOf(at(281))).toBe(199);
+  });
+
+  it('runs rounds with their rests, and says which it is', () => {
+    const rounds = [{ ...plain('live', 1200), work: 300, rest: 60 }];
+    const clock = started(NOT_BEGUN, AT);
+    const at = (seconds: number) => dialOf(clock, rounds, AT + seconds * 1000);
+    expect(at(10)).toMatchObject({
+      phase: 'work',
+      round: { is: 1, of: 3 },
+      next: { phase: 'rest', in: 290 },
+    });
+    expect(faceOf(at(10))).toBe(290);
+    expect(at(300)).toMatchObject({
+      phase: 'rest',
+      round: { is: 1, of: 3 },
+      next: { phase: 'work', in: 60 },
+    });
+    expect(at(361)).toMatchObject({ phase: 'work', round: { is: 2, of: 3 } });
+    expect(at(1021)).toMatchObject({ phase: 'rest', round: { is: 3, of: 3 }, next: null });
+    expect(faceOf(at(1021))).toBe(179);
+    const bells: string[] = [];
+    for (let s = 0; s < 1300; s++) {
+      const bell = bellBetween(clock, rounds, AT + s * 1000, AT + s * 1000 + 1000);
+      if (bell) bells.push(`${bell} ${s + 1}`);
+    }
+    expect(bells).toEqual(['stop 300', 'go 360', 'stop 660', 'go 720', 'stop 1020', 'end 1200']);
   });
 
   it('rings once at each change and at the end, also when it slept over it, and not while it stands', () => {

@@ -1,7 +1,21 @@
 import type { Block } from '../../api/types';
+import { roundsIn } from '../plan';
 
-/** A block as the clock sees it: how long it is, and how often partners change in it. */
-export type Stretch = { id: string; seconds: number; swaps: number };
+/** A block as the clock sees it. Seconds; `work` 0: it is not made of rounds. */
+export type Stretch = {
+  id: string;
+  seconds: number;
+  swaps: number;
+  explain: number;
+  work: number;
+  rest: number;
+};
+
+/** What is going on within a block. */
+export type Phase = 'explain' | 'work' | 'swap' | 'rest';
+
+/** Changing partners takes so long; as the dose has it. */
+const SWAP = 12;
 
 /**
  * An evening's clock. Everything is worked out from when it was started, so that it is right after any time in a hidden
@@ -21,8 +35,11 @@ export type Dial = {
   seconds: number;
   runs: boolean;
   begun: boolean;
-  /** Seconds to the next change of partners; null: none comes any more. */
-  swapIn: number | null;
+  phase: Phase;
+  /** What comes next and in how many seconds; null: nothing but the end. */
+  next: { phase: Phase; in: number } | null;
+  /** Which round it is, and of how many; null where the block is one. */
+  round: { is: number; of: number } | null;
   /** How much of the evening's strip is ploughed, block by block, 0 to 1. */
   ploughed: number[];
 };
@@ -53,22 +70,70 @@ export function turned(clock: Clock, to: number, blocks: number, now: number): C
   return { at, since: clock.since === null ? null : now, spent: 0, extra: 0, before };
 }
 
-/** When partners change, in seconds from the start of the block: at even distances. */
-export const swapsOf = ({ swaps }: Stretch, seconds: number) =>
-  Array.from({ length: swaps }, (_, n) => Math.round((seconds * (n + 1)) / (swaps + 1)));
+/** When partners change, in seconds from the start of the block: after each round, or at even distances of the drilling. */
+export function swapsOf({ swaps, explain, work, rest }: Stretch, seconds: number) {
+  if (work > 0)
+    return Array.from(
+      { length: Math.max(0, roundsIn({ work, rest }, seconds) - 1) },
+      (_, n) => (n + 1) * (work + rest) - rest,
+    );
+  const drilled = Math.max(0, seconds - explain);
+  return Array.from({ length: swaps }, (_, n) =>
+    Math.round(seconds - drilled + (drilled * (n + 1)) / (swaps + 1)),
+  );
+}
+
+/** What goes on from which second of a block. */
+function turnsOf(stretch: Stretch, seconds: number): { at: number; phase: Phase }[] {
+  const { explain, work, rest } = stretch;
+  const swaps = swapsOf(stretch, seconds);
+  if (work > 0) {
+    const over = roundsIn(stretch, seconds) * (work + rest) - rest;
+    return [
+      { at: 0, phase: 'work' },
+      ...swaps.flatMap((at): { at: number; phase: Phase }[] =>
+        rest > 0
+          ? [
+              { at, phase: 'rest' },
+              { at: at + rest, phase: 'work' },
+            ]
+          : [{ at, phase: 'swap' }],
+      ),
+      ...(over > 0 && over < seconds ? [{ at: over, phase: 'rest' as const }] : []),
+    ];
+  }
+  return [
+    ...(explain > 0 ? [{ at: 0, phase: 'explain' as const }] : []),
+    { at: Math.min(explain, seconds), phase: 'work' },
+    ...swaps.flatMap((at): { at: number; phase: Phase }[] => [
+      { at, phase: 'swap' },
+      { at: at + SWAP, phase: 'work' },
+    ]),
+  ];
+}
+
+function roundAt({ work, rest }: Stretch, seconds: number, elapsed: number) {
+  const of = roundsIn({ work, rest }, seconds);
+  return { is: Math.max(1, Math.min(of, Math.floor(elapsed / (work + rest)) + 1)), of };
+}
+
+const NO_BLOCK: Stretch = { id: '', seconds: 0, swaps: 0, explain: 0, work: 0, rest: 0 };
 
 export function dialOf(clock: Clock, stretches: Stretch[], now: number): Dial {
-  const here = stretches[clock.at] ?? { id: '', seconds: 0, swaps: 0 };
+  const here = stretches[clock.at] ?? NO_BLOCK;
   const seconds = here.seconds + clock.extra;
   const elapsed = Math.floor(spentMs(clock, now) / 1000);
-  const next = swapsOf(here, seconds).find((second) => second > elapsed);
+  const turns = turnsOf(here, seconds);
+  const next = turns.find((turn) => turn.at > elapsed && turn.at < seconds);
   return {
     left: seconds - elapsed,
     elapsed,
     seconds,
     runs: clock.since !== null,
     begun: isBegun(clock),
-    swapIn: next === undefined ? null : next - elapsed,
+    phase: turns.findLast((turn) => turn.at <= elapsed)?.phase ?? 'work',
+    next: next === undefined ? null : { phase: next.phase, in: next.at - elapsed },
+    round: here.work > 0 ? roundAt(here, seconds, elapsed) : null,
     ploughed: stretches.map((stretch, n) =>
       n === clock.at
         ? Math.min(1, elapsed / Math.max(1, seconds))
@@ -81,9 +146,10 @@ export function dialOf(clock: Clock, stretches: Stretch[], now: number): Dial {
   };
 }
 
-export type Bell = 'swap' | 'end';
+/** `go`: a round begins; `stop`: it is over. */
+export type Bell = 'swap' | 'end' | 'go' | 'stop';
 
-/** Which bell is to ring between two looks at the clock; the end of a block is louder than a change. */
+/** Which bell is to ring between two looks at the clock; the end of a block is louder than all else. */
 export function bellBetween(clock: Clock, stretches: Stretch[], from: number, to: number): Bell | null {
   if (clock.since === null) return null;
   const before = dialOf(clock, stretches, from);
@@ -91,11 +157,16 @@ export function bellBetween(clock: Clock, stretches: Stretch[], from: number, to
   if (before.left > 0 && after.left <= 0) return 'end';
   const here = stretches[clock.at];
   if (!here) return null;
-  const passed = swapsOf(here, after.seconds).some(
-    (second) => second > before.elapsed && second <= after.elapsed,
+  const passed = turnsOf(here, after.seconds).filter(
+    (turn) => turn.at > before.elapsed && turn.at <= after.elapsed,
   );
-  return passed ? 'swap' : null;
+  if (passed.some((turn) => turn.phase === 'swap')) return 'swap';
+  if (here.work === 0 || passed.length === 0) return null;
+  return passed.at(-1)?.phase === 'rest' ? 'stop' : 'go';
 }
+
+/** What stands large: in rounds what is left of the round or the rest, else of the block. */
+export const faceOf = ({ round, next, left }: Dial) => (round && next && left > 0 ? next.in : left);
 
 /** 3:12, and −0:07 when it is over. */
 export function digits(seconds: number): string {
@@ -104,4 +175,11 @@ export function digits(seconds: number): string {
 }
 
 export const stretchesOf = (blocks: Block[]): Stretch[] =>
-  blocks.map(({ id, minutes, dose }) => ({ id, seconds: minutes * 60, swaps: dose?.swaps ?? 0 }));
+  blocks.map(({ id, minutes, dose, work, rest }) => ({
+    id,
+    seconds: minutes * 60,
+    swaps: dose?.swaps ?? 0,
+    explain: dose?.explain ?? 0,
+    work,
+    rest,
+  }));

@@ -52,12 +52,14 @@ export function useClock(classId: string, stretches: Stretch[], rings: boolean) 
   useEffect(() => {
     if (!dial.runs) return;
     looked.current = Date.now();
+    const elapsedAt = (ms: number) => dialOf(clock, stretches, ms).elapsed;
     const timer = setInterval(() => {
       const at = Date.now();
       const bell = rings ? bellBetween(clock, stretches, looked.current, at) : null;
       looked.current = at;
       if (bell) ring(bell);
-      setNow(at);
+      // The dial shows seconds: within one nothing is drawn anew.
+      setNow((was) => (elapsedAt(at) === elapsedAt(was) ? was : at));
     }, LOOK);
     return () => clearInterval(timer);
   }, [dial.runs, rings, clock, stretches]);

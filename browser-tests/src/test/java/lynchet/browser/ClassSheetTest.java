@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
 
 /** A class added up while it is planned, its sheet on one page, and a wall that says nothing of anybody. */
 @Execution(ExecutionMode.CONCURRENT)
@@ -45,6 +46,34 @@ class ClassSheetTest {
             }
             coach.see("a", "For the hand");
             coach.seeNo("p", "Watch:");
+        }
+    }
+
+    /** Two groups on one mat, each with its sheet; whoever is in one comes over to the other with a tap. */
+    @Test
+    void aClassIsSplitIntoGroups() {
+        try (Coach coach = new Coach(With.FINGER, 1024, 768)) {
+            coach.signIn("head");
+            String whole = "/mat/throws-2026-12-10";
+            coach.go(whole);
+            WebElement first = coach.all("[data-student]").get(0);
+            String who = first.getAttribute("data-student");
+            coach.touch(first);
+            coach.see("span", "1 here");
+            coach.go(whole + "/plan");
+            coach.use("a", "Another group beside it");
+            coach.see("h1", "another group");
+            coach.type(coach.field("Group"), "Beginners");
+            coach.use("button", "Save");
+            coach.see("strong", "Beginners");
+            coach.see("span", "in the other group");
+            coach.nothingIsWrongHere();
+            coach.touch(coach.see("[data-student='" + who + "']"));
+            coach.see("div", "has come over from the other group");
+            coach.see("[data-student='" + who + "'][aria-pressed=true]");
+            coach.go(whole);
+            coach.see("span", "in Beginners");
+            coach.see("[data-student='" + who + "'][aria-pressed=false]");
         }
     }
 

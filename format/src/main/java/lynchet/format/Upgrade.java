@@ -56,6 +56,7 @@ public final class Upgrade {
         student.remove("ranks");
         keepThere(student, "tracks", Target.TRACK, "");
         keepThere(student, "keepApart", Target.STUDENT, "");
+        keepThere(student, "prefers", Target.STUDENT, "");
         return student;
     }
 
@@ -123,7 +124,8 @@ public final class Upgrade {
                             weekly.start(),
                             weekly.minutes(),
                             weekly.area(),
-                            weekly.coach()));
+                            weekly.coach(),
+                            0));
             used.add(id);
         }
         term.set("slots", used);

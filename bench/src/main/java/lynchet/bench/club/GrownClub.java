@@ -112,7 +112,7 @@ final class GrownClub implements ClubArchive.Source {
                         LocalTime.of(18, 0),
                         90,
                         "Mat",
-                        "head"));
+                        "head", 0));
             }
             to.accept(new Track(track, track, null, slots));
         }
@@ -143,7 +143,7 @@ final class GrownClub implements ClubArchive.Source {
                     null,
                     null,
                     null,
-                    null));
+                    null, null));
         }
     }
 
@@ -166,7 +166,7 @@ final class GrownClub implements ClubArchive.Source {
                             null,
                             false,
                             false,
-                            null));
+                            null, 0));
                 }
             }
         }

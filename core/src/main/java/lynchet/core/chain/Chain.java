@@ -1,5 +1,8 @@
 package lynchet.core.chain;
 
+import java.util.stream.Stream;
+import lynchet.core.card.Technique;
+import lynchet.core.map.GrapplingMap;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 import org.jspecify.annotations.Nullable;
@@ -44,6 +47,27 @@ public record Chain(
             steps += count(turn.step(), depth + 1);
         }
         return steps;
+    }
+
+    /** The techniques of its links, as they come. */
+    public Stream<Technique> techniques(GrapplingMap map) {
+        return first == null
+                ? Stream.empty()
+                : first.all()
+                        .flatMap(step -> map.link(step.link()).stream())
+                        .flatMap(link -> map.technique(link.technique()).stream());
+    }
+
+    /** How often somebody falls when it is done once: on the line that throws them most. */
+    public int falls(GrapplingMap map) {
+        return first == null
+                ? 0
+                : first.most(link -> map.link(link)
+                                .flatMap(one -> map.technique(one.technique()))
+                                .filter(technique -> !technique.receiverFalls().isEmpty())
+                                .isPresent()
+                        ? 1
+                        : 0);
     }
 
     /** The same chain as somebody's own; null: the house's. */

@@ -1,6 +1,8 @@
 package lynchet.core.chain;
 
 import java.util.List;
+import java.util.function.ToIntFunction;
+import java.util.stream.Stream;
 import lynchet.core.rule.Say;
 
 /** One link of a chain and what may come after it. */
@@ -20,6 +22,19 @@ public record ChainStep(String link, List<Turn> next) {
                 .map(Turn::step)
                 .findFirst()
                 .orElse(null);
+    }
+
+    /** This step and all that come after it, on whichever line. */
+    public Stream<ChainStep> all() {
+        return Stream.concat(
+                Stream.of(this), next.stream().flatMap(turn -> turn.step().all()));
+    }
+
+    /** The most that one line from here adds up to; a link that is answered by a turn-off did not come off. */
+    public int most(ToIntFunction<String> ofLink) {
+        ChainStep on = mainLine();
+        int through = ofLink.applyAsInt(link) + (on == null ? 0 : on.most(ofLink));
+        return turnOffs().stream().mapToInt(turn -> turn.step().most(ofLink)).reduce(through, Math::max);
     }
 
     /** The turn-offs, in the order they were entered. */

@@ -130,6 +130,7 @@ public final class Parts {
             .pointingAt((student, to) -> {
                 each(student.tracks(), "tracks", (id, at) -> to.refer("STUDENT_TRACK", at, TRACK, id));
                 each(student.keepApart(), "keepApart", (id, at) -> to.refer("KEEP_APART", at, STUDENT, id));
+                each(student.prefers(), "prefers", (id, at) -> to.refer("PREFERS", at, STUDENT, id));
             })
             .noTwo(new Part.Unique<>(
                     "CARD_UNIQUE",

@@ -15,6 +15,9 @@ import org.jspecify.annotations.Nullable;
  * @param fromStep first step drilled, 1 the first of the technique; 0: from the start
  * @param toStep last step drilled; 0: to the end
  * @param position where positional rounds start; null where the block has no such place
+ * @param leads how the stances of those who work together are to meet
+ * @param work seconds of one round, 0 to 3600; 0: the block is one
+ * @param rest seconds between two rounds, 0 to 600
  */
 public record Block(
         String id,
@@ -29,7 +32,12 @@ public record Block(
         @Nullable String watchFault,
         int fromStep,
         int toStep,
-        @Nullable String position) {
+        @Nullable String position,
+        Leads leads,
+        int work,
+        int rest) {
+
+    private static final int MINUTE = 60;
 
     /** What happens in a block. */
     public enum Kind {
@@ -50,11 +58,24 @@ public record Block(
         Say.text("the title of block " + id, title);
         Say.within("the minutes of block " + id, minutes, 1, 240);
         Say.within("the first step of block " + id, fromStep, 0, 20);
+        Say.within("a round of block " + id, work, 0, 3600);
+        Say.within("the rest of block " + id, rest, 0, 600);
+        leads = leads == null ? Leads.ANY : leads;
         Say.within("the last step of block " + id, toStep, toStep == 0 ? 0 : fromStep, 20);
     }
 
     public boolean drills() {
         return kind == Kind.PART_DRILL || kind == Kind.WHOLE_DRILL || kind == Kind.BREAKFALLS;
+    }
+
+    /** Whether it is made of rounds against each other. */
+    public boolean hasRounds() {
+        return kind == Kind.TIMED_ROUNDS || kind == Kind.POSITIONAL_ROUNDS || kind == Kind.FREE_ROUNDS;
+    }
+
+    /** How many whole rounds fit, with rest between them but not after the last; 1 where a round takes the block. */
+    public int rounds() {
+        return work == 0 ? 1 : (minutes * MINUTE + rest) / (work + rest);
     }
 
     /** The same block drilling another technique in a version of it, with a fault of it to watch for. */
@@ -72,6 +93,9 @@ public record Block(
                 otherFault,
                 0,
                 0,
-                position);
+                position,
+                leads,
+                work,
+                rest);
     }
 }

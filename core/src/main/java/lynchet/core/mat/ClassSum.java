@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.ToIntFunction;
 import lynchet.core.card.Technique;
 import org.jspecify.annotations.Nullable;
 
@@ -39,11 +40,18 @@ public record ClassSum(List<OfBlock> blocks, int minutes, int changes, int water
      *
      * @param dose how often it fits; null where nothing is repeated
      * @param falls falls that each person takes in it
+     * @param rounds whole rounds that fit; 0 where it has none
      */
-    public record OfBlock(String id, @Nullable DoseSum dose, double falls) {}
+    public record OfBlock(String id, @Nullable DoseSum dose, double falls, int rounds) {}
 
-    /** @param techniques finds a technique by its id */
-    public static ClassSum of(TrainingClass training, Function<String, Optional<Technique>> techniques) {
+    /**
+     * Adds a class up.
+     *
+     * @param techniques finds a technique by its id
+     * @param fallsOf how often somebody falls when a chain of this id is done once
+     */
+    public static ClassSum of(
+            TrainingClass training, Function<String, Optional<Technique>> techniques, ToIntFunction<String> fallsOf) {
         List<OfBlock> blocks = new ArrayList<>();
         int minutes = 0;
         double falls = 0;
@@ -54,9 +62,12 @@ public record ClassSum(List<OfBlock> blocks, int minutes, int changes, int water
             boolean isAlone = block.kind() == Block.Kind.BREAKFALLS
                     || (technique != null && technique.family().isSolo());
             Dose dose = block.drills() ? block.dose() : null;
-            double taken = dose == null || technique == null || isAlone ? 0 : falls(dose, technique);
+            double taken = dose == null || isAlone ? 0 : falls(dose, once(block, technique, fallsOf));
             blocks.add(new OfBlock(
-                    block.id(), dose == null ? null : DoseSum.of(block.minutes(), dose, isAlone ? 1 : 2), taken));
+                    block.id(),
+                    dose == null ? null : DoseSum.of(block.minutes(), dose, isAlone ? 1 : 2),
+                    taken,
+                    block.hasRounds() ? block.rounds() : 0));
             minutes += block.minutes();
             falls += taken;
         }
@@ -65,12 +76,16 @@ public record ClassSum(List<OfBlock> blocks, int minutes, int changes, int water
         return new ClassSum(List.copyOf(blocks), minutes, (between + MINUTE - 1) / MINUTE, water, falls);
     }
 
-    /** As often as their partner throws them; on a crash mat half. */
-    private static double falls(Dose dose, Technique technique) {
-        if (technique.receiverFalls().isEmpty()) {
-            return 0;
+    private static int once(Block block, @Nullable Technique technique, ToIntFunction<String> fallsOf) {
+        if (technique != null) {
+            return technique.receiverFalls().isEmpty() ? 0 : 1;
         }
-        int thrown = dose.reps() * dose.sides().each().size();
+        return block.chain() == null ? 0 : fallsOf.applyAsInt(block.chain());
+    }
+
+    /** As often as their partner throws them; on a crash mat half. */
+    private static double falls(Dose dose, int once) {
+        int thrown = once * dose.reps() * dose.sides().each().size();
         return dose.surface() == Dose.Surface.CRASH_MAT ? thrown / 2.0 : thrown;
     }
 

@@ -20,6 +20,7 @@ public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> 
      * @param minutes length of a class, 5 to 480
      * @param area the mat area; may be null
      * @param coach account name of whoever usually gives it; may be null
+     * @param lanes how many pairs have room to throw at once, 0 to 60; 0: all of them
      */
     public record Slot(
             @Most(60) String id,
@@ -29,11 +30,13 @@ public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> 
             LocalTime start,
             int minutes,
             @Nullable String area,
-            @Most(40) @Nullable String coach) {
+            @Most(40) @Nullable String coach,
+            int lanes) {
         public Slot {
             Say.id("a slot", id);
             Say.there("the day of slot " + id, day);
             Say.there("the start of slot " + id, start);
+            Say.within("the lanes of slot " + id, lanes, 0, 60);
             Say.within("the minutes of slot " + id, minutes, 5, 480);
             if (from != null && until != null && until.isBefore(from)) {
                 throw new IllegalArgumentException("slot " + id + " ends before it begins");
@@ -80,6 +83,7 @@ public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> 
                 null,
                 false,
                 false,
-                null);
+                null,
+                slot.lanes());
     }
 }

@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param coach account name of the coach who gives it; may be null
  * @param pinned whether a planner leaves it as it is
  * @param handOver what whoever covers needs to know; may be null
+ * @param lanes how many pairs have room to throw at once, 0 to 60; 0: all of them
  */
 public record TrainingClass(
         String id,
@@ -34,13 +35,15 @@ public record TrainingClass(
         List<Block> blocks,
         boolean cancelled,
         boolean pinned,
-        @Most(500) @Nullable String handOver) {
+        @Most(500) @Nullable String handOver,
+        int lanes) {
 
     public TrainingClass {
         Say.id("a class", id);
         Say.there("the date of class " + id, date);
         Say.there("the start of class " + id, start);
         Say.within("the minutes of class " + id, minutes, 5, 480);
+        Say.within("the lanes of class " + id, lanes, 0, 60);
         Say.there("the track of class " + id, track);
         blocks = Say.list(blocks);
         if (blocks.stream().map(Block::id).distinct().count() != blocks.size()) {
@@ -55,14 +58,14 @@ public record TrainingClass(
     /** The same class, called off or taking place. */
     public TrainingClass calledOff(boolean isOff) {
         return new TrainingClass(
-                id, date, start, minutes, track, slot, term, group, coach, area, theme, blocks, isOff, pinned,
-                handOver);
+                id, date, start, minutes, track, slot, term, group, coach, area, theme, blocks, isOff, pinned, handOver,
+                lanes);
     }
 
     /** The same class made of other blocks. */
     public TrainingClass withBlocks(List<Block> others) {
         return new TrainingClass(
                 id, date, start, minutes, track, slot, term, group, coach, area, theme, others, cancelled, pinned,
-                handOver);
+                handOver, lanes);
     }
 }

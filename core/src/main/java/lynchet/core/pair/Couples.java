@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import lynchet.core.mat.Leads;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Restriction;
 
@@ -24,6 +25,7 @@ public final class Couples {
     private static final double JUNIOR_LIVE_KG = 3;
     private static final int JUNIOR_YEARS = 2;
     private static final int LATELY = 3;
+    private static final int PREFERRED = 5;
 
     private final List<Partner> people;
     private final Map<String, Integer> places = new HashMap<>();
@@ -131,6 +133,9 @@ public final class Couples {
             sum += 4 * Math.abs(a.heightCm() - b.heightCm()) / 10.0;
         }
         sum += 25 * before.tonight(one, other);
+        if (a.prefers().contains(b.id()) || b.prefers().contains(a.id())) {
+            sum -= PREFERRED;
+        }
         return (int) Math.round(100 * sum);
     }
 
@@ -187,9 +192,9 @@ public final class Couples {
     }
 
     private boolean meet(Lead a, Lead b) {
-        if (work.leads() == Work.Leads.ANY || a == Lead.BOTH || b == Lead.BOTH) {
+        if (work.leads() == Leads.ANY || a == Lead.BOTH || b == Lead.BOTH) {
             return true;
         }
-        return (a == b) == (work.leads() == Work.Leads.ALIKE);
+        return (a == b) == (work.leads() == Leads.ALIKE);
     }
 }

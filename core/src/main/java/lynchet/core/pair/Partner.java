@@ -30,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param limits what limits them today
  * @param knockedToday whether they knocked their head today
  * @param apart whom they are kept apart from
+ * @param prefers whom they work with best
  */
 public record Partner(
         String id,
@@ -44,7 +45,8 @@ public record Partner(
         Set<String> falls,
         Set<Restriction.Kind> limits,
         boolean knockedToday,
-        Set<String> apart) {
+        Set<String> apart,
+        Set<String> prefers) {
 
     /** Juniors are younger than this. */
     public static final int ADULT = 16;
@@ -99,7 +101,8 @@ public record Partner(
                         .anyMatch(limit -> limit.kind() == Restriction.Kind.HEAD_KNOCK
                                 && limit.from().equals(day)
                                 && limit.holdsOn(day)),
-                Set.copyOf(student.keepApart()));
+                Set.copyOf(student.keepApart()),
+                Set.copyOf(student.prefers()));
     }
 
     boolean is(Restriction.Kind limit) {

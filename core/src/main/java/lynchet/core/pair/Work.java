@@ -7,6 +7,7 @@ import lynchet.core.card.Hazard;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.Leads;
 
 /**
  * What a block asks of two people.
@@ -23,13 +24,6 @@ public record Work(boolean throwing, boolean live, boolean neck, Set<String> fal
     /** One block: drilled, or live. */
     public Work(boolean throwing, boolean live, boolean neck, Set<String> falls, Leads leads) {
         this(throwing, live, neck, falls, leads, !live);
-    }
-
-    /** How stances are to meet. */
-    public enum Leads {
-        ANY,
-        ALIKE,
-        OPPOSED
     }
 
     /** Nothing that asks for care: movement and groundwork on each other's terms. */
@@ -59,14 +53,14 @@ public record Work(boolean throwing, boolean live, boolean neck, Set<String> fal
                 ? null
                 : map.technique(block.technique()).orElse(null);
         if (technique == null) {
-            return new Work(false, isLive, false, Set.of(), Leads.ANY);
+            return new Work(false, isLive, false, Set.of(), block.leads());
         }
         return new Work(
                 technique.family().bringsDown() || !technique.receiverFalls().isEmpty(),
                 isLive,
                 technique.hazards().stream().anyMatch(NECK::contains),
                 Set.copyOf(technique.receiverFalls()),
-                Leads.ANY);
+                block.leads());
     }
 
     /** What a whole evening asks: all that one of its blocks asks. */

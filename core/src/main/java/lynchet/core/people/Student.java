@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param priorClasses classes credited from before the club; they count for the rank held then, not for later ones
  * @param left the day they left; null: still enrolled
  * @param guest what is known of somebody who only visits or tries a class; null: they train here
+ * @param prefers ids of those they work with best; pairing leans that way
  * @param beltSize as belts are sold, such as 3 or 240; null: not known
  */
 public record Student(
@@ -44,7 +45,8 @@ public record Student(
         List<String> keepApart,
         @Most(2000) String notes,
         @Most(12) List<Consent> consents,
-        @Most(12) @Nullable String beltSize) {
+        @Most(12) @Nullable String beltSize,
+        @Most(200) List<String> prefers) {
 
     /**
      * Somebody who visits, or tries a class before joining. {@code joined} is then the day they first came; on joining it
@@ -83,6 +85,7 @@ public record Student(
         holds = Say.list(holds);
         restrictions = Say.list(restrictions);
         keepApart = Say.list(keepApart);
+        prefers = Say.list(prefers);
         notes = notes == null ? "" : notes;
         consents = Say.list(consents);
         if (consents.stream().map(Consent::kind).distinct().count() != consents.size()) {
@@ -124,13 +127,15 @@ public record Student(
                 null,
                 null,
                 null,
+                null,
                 null);
     }
 
-    /** The same person, kept apart from others. */
-    public Student keptApart(List<String> others) {
+    /** The same person, neither kept apart from somebody any more nor working best with them. */
+    public Student withoutMate(String other) {
         Draft draft = new Draft(this);
-        draft.keepApart = others;
+        draft.keepApart = keepApart.stream().filter(one -> !one.equals(other)).toList();
+        draft.prefers = prefers.stream().filter(one -> !one.equals(other)).toList();
         return draft.student();
     }
 
@@ -231,6 +236,7 @@ public record Student(
         draft.holds = List.of();
         draft.restrictions = List.of();
         draft.keepApart = List.of();
+        draft.prefers = List.of();
         draft.notes = "";
         draft.consents = List.of();
         draft.beltSize = null;
@@ -253,6 +259,7 @@ public record Student(
         private String notes;
         private List<Consent> consents;
         private String beltSize;
+        private List<String> prefers;
 
         private Draft(Student of) {
             this.of = of;
@@ -269,6 +276,7 @@ public record Student(
             notes = of.notes;
             consents = of.consents;
             beltSize = of.beltSize;
+            prefers = of.prefers;
         }
 
         private Student student() {
@@ -294,7 +302,8 @@ public record Student(
                     keepApart,
                     notes,
                     consents,
-                    beltSize);
+                    beltSize,
+                    prefers);
         }
     }
 }

@@ -52,6 +52,16 @@ class ChainCheckTest {
     }
 
     @Test
+    void aLineAddsUpWithoutWhatTheTurnOffAnswers() {
+        ChainStep off = step("c", new Turn(null, step("d")));
+        ChainStep first = step("a", new Turn("they-post", off), new Turn(null, step("b")));
+        Map<String, Integer> of = Map.of("a", 5, "b", 1, "c", 4, "d", 3);
+        assertThat(first.most(of::get)).as("c and d; a did not come off").isEqualTo(7);
+        assertThat(first.most(Map.of("a", 5, "b", 4, "c", 4, "d", 3)::get)).isEqualTo(9);
+        assertThat(first.all()).extracting(ChainStep::link).containsExactly("a", "c", "d", "b");
+    }
+
+    @Test
     void measuresAMainLineWithOneTurnOff() {
         ChainReport report = check(step("sweep", new Turn(null, step("arm")), new Turn("post", step("lock"))));
 

@@ -125,9 +125,9 @@ class OneThingChangedTest {
         TrainingClass trained = TinyClub.trained("c1", "all", "hip-bump");
         assertThat(trained.block("b1")).hasValue(trained.blocks().get(0));
         assertThat(trained.block("b2")).isEmpty();
-        assertThat(Stream.of(Block.Kind.values())
-                        .filter(kind ->
-                                new Block("b", kind, "T", 5, null, null, null, null, null, null, 0, 0, null).drills()))
+        assertThat(Stream.of(Block.Kind.values()).filter(kind -> new Block(
+                                "b", kind, "T", 5, null, null, null, null, null, null, 0, 0, null, null, 0, 0)
+                        .drills()))
                 .containsExactly(Block.Kind.BREAKFALLS, Block.Kind.PART_DRILL, Block.Kind.WHOLE_DRILL);
     }
 

@@ -47,12 +47,13 @@ class RefusedValuesTest {
     private static Student student(LocalDate born, Double weight, Integer height) {
         return new Student(
                 "ana", "Ana", null, null, born, DAY, null, null, weight, null, height, null, null, 0, null, null, null,
-                null, null, null, null, null);
+                null, null, null, null, null, null);
     }
 
     static Stream<Arguments> refused() {
         Round.Ended time = new Round.Ended(Round.How.TIME, null, null, null);
-        Block block = new Block("b", Block.Kind.EXPLAIN, "B", 5, null, null, null, null, null, null, 0, 0, null);
+        Block block =
+                new Block("b", Block.Kind.EXPLAIN, "B", 5, null, null, null, null, null, null, 0, 0, null, null, 0, 0);
         return Stream.of(
                 refused("round r needs two different people", () -> round("ana", time)),
                 refused("the end of round r is missing", () -> round("bo", null)),
@@ -75,11 +76,11 @@ class RefusedValuesTest {
                         () -> new Contacts(null, null, null, null, "a@b, c@d.example", null, null)),
                 refused(
                         "the minutes of slot s must be from 5 to 480, not 3",
-                        () -> new Track.Slot("s", null, null, DayOfWeek.MONDAY, LocalTime.NOON, 3, null, null)),
+                        () -> new Track.Slot("s", null, null, DayOfWeek.MONDAY, LocalTime.NOON, 3, null, null, 0)),
                 refused(
                         "slot s ends before it begins",
                         () -> new Track.Slot(
-                                "s", DAY, DAY.minusDays(1), DayOfWeek.MONDAY, LocalTime.NOON, 60, null, null)),
+                                "s", DAY, DAY.minusDays(1), DayOfWeek.MONDAY, LocalTime.NOON, 60, null, null, 0)),
                 refused(
                         "grading g names a candidate twice",
                         () -> new Grading(

@@ -172,7 +172,7 @@ public final class TinyClub {
                 id,
                 id,
                 null,
-                List.of(new Track.Slot(slot, null, null, DAY.getDayOfWeek(), LocalTime.of(18, 30), 60, null, null)));
+                List.of(new Track.Slot(slot, null, null, DAY.getDayOfWeek(), LocalTime.of(18, 30), 60, null, null, 0)));
     }
 
     static Term term(String id, String slot) {
@@ -183,7 +183,7 @@ public final class TinyClub {
     public static Student student(String id, String card) {
         return new Student(
                 id, id, null, card, null, DAY, null, null, null, null, null, null, null, 0, null, null, null, null,
-                null, null, null, null);
+                null, null, null, null, null);
     }
 
     static Promotion given(String id, String student, String ladder, String rank) {
@@ -192,7 +192,22 @@ public final class TinyClub {
 
     static TrainingClass trained(String id, String track, String technique) {
         Block block = new Block(
-                "b1", Block.Kind.WHOLE_DRILL, "Drill", 20, technique, null, null, null, null, null, 0, 0, null);
+                "b1",
+                Block.Kind.WHOLE_DRILL,
+                "Drill",
+                20,
+                technique,
+                null,
+                null,
+                null,
+                null,
+                null,
+                0,
+                0,
+                null,
+                null,
+                0,
+                0);
         return trained(id, DAY, track, List.of(block), false);
     }
 
@@ -213,7 +228,8 @@ public final class TinyClub {
                 blocks,
                 cancelled,
                 false,
-                null);
+                null,
+                0);
     }
 
     static PracticeEntry practice(String id, String classId, String student, String technique) {

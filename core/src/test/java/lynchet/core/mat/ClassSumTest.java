@@ -31,7 +31,7 @@ class ClassSumTest {
     }
 
     private static Block block(String id, Block.Kind kind, int minutes, String technique, Dose dose) {
-        return new Block(id, kind, id, minutes, technique, null, null, dose, null, null, 0, 0, null);
+        return new Block(id, kind, id, minutes, technique, null, null, dose, null, null, 0, 0, null, null, 0, 0);
     }
 
     private static Optional<Technique> technique(String id) {
@@ -79,8 +79,10 @@ class ClassSumTest {
                         Arrays.asList(blocks),
                         false,
                         false,
-                        null),
-                ClassSumTest::technique);
+                        null,
+                        0),
+                ClassSumTest::technique,
+                chain -> chain.equals("throw-and-throw-again") ? 2 : 0);
     }
 
     @Test
@@ -102,6 +104,63 @@ class ClassSumTest {
         assertThat(five.blocks().get(0).dose().each())
                 .as("everybody falls at once")
                 .isEqualTo(80);
+    }
+
+    @Test
+    void aChainThrowsAsOftenAsItsHardestLine() {
+        Block chain = new Block(
+                "e",
+                Block.Kind.WHOLE_DRILL,
+                "e",
+                10,
+                null,
+                null,
+                "throw-and-throw-again",
+                dose(5, Side.BOTH, 1, Dose.Surface.CRASH_MAT, 0, 10),
+                null,
+                null,
+                0,
+                0,
+                null,
+                null,
+                0,
+                0);
+        assertThat(sum(60, chain).falls()).isEqualTo(10);
+    }
+
+    @Test
+    void roundsFitWithRestBetweenThem() {
+        assertThat(rounds(17, 300, 60)).as("three times five, two rests").isEqualTo(3);
+        assertThat(rounds(16, 300, 60)).isEqualTo(2);
+        assertThat(rounds(15, 300, 0)).isEqualTo(3);
+        assertThat(rounds(15, 0, 60)).as("the block is one round").isEqualTo(1);
+        assertThat(rounds(4, 300, 60)).as("not one fits").isZero();
+        assertThat(sum(60, block("x", Block.Kind.WARM_UP, 10, null, null))
+                        .blocks()
+                        .get(0)
+                        .rounds())
+                .isZero();
+    }
+
+    private static int rounds(int minutes, int work, int rest) {
+        Block block = new Block(
+                "r",
+                Block.Kind.TIMED_ROUNDS,
+                "r",
+                minutes,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                0,
+                0,
+                null,
+                null,
+                work,
+                rest);
+        return sum(60, block).blocks().get(0).rounds();
     }
 
     @Test

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 class SlotClashTest {
 
     private static Track.Slot slot(String id, DayOfWeek day, String start, int minutes, String area) {
-        return new Track.Slot(id, null, null, day, LocalTime.parse(start), minutes, area, null);
+        return new Track.Slot(id, null, null, day, LocalTime.parse(start), minutes, area, null, 0);
     }
 
     private static Track.Slot during(String id, String from, String until) {
@@ -24,7 +24,8 @@ class SlotClashTest {
                 LocalTime.of(18, 0),
                 90,
                 "Big mat",
-                null);
+                null,
+                0);
     }
 
     private static Track track(String id, Track.Slot... slots) {

@@ -13,6 +13,7 @@ import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.Dose;
+import lynchet.core.mat.Leads;
 import lynchet.core.mat.Pairing;
 import lynchet.core.mat.Side;
 import lynchet.core.people.Lead;
@@ -22,12 +23,25 @@ import org.junit.jupiter.api.Test;
 /** Pairs against worked figures, all matchings of small rooms, and the safety rules in plain loops over whole evenings. */
 class PairsTest {
 
-    private static final Work THROWS = new Work(true, false, false, Set.of("side-fall"), Work.Leads.OPPOSED);
-    private static final Work LIVE = new Work(false, true, false, Set.of(), Work.Leads.ANY);
+    private static final Work THROWS = new Work(true, false, false, Set.of("side-fall"), Leads.OPPOSED);
+    private static final Work LIVE = new Work(false, true, false, Set.of(), Leads.ANY);
 
     private static Partner adult(String id, double kg, int cm, Lead lead, int place, int days) {
         return new Partner(
-                id, 30, kg, cm, lead, "adult", place, days, false, Set.of("side-fall"), Set.of(), false, Set.of());
+                id,
+                30,
+                kg,
+                cm,
+                lead,
+                "adult",
+                place,
+                days,
+                false,
+                Set.of("side-fall"),
+                Set.of(),
+                false,
+                Set.of(),
+                Set.of());
     }
 
     private static Partner limited(Partner p, Kind... limits) {
@@ -49,7 +63,26 @@ class PairsTest {
                 falls,
                 limits,
                 false,
-                apart);
+                apart,
+                p.prefers());
+    }
+
+    private static Partner preferring(Partner p, String other) {
+        return new Partner(
+                p.id(),
+                p.age(),
+                p.weightKg(),
+                p.heightCm(),
+                p.lead(),
+                p.ladder(),
+                p.place(),
+                p.days(),
+                false,
+                p.falls(),
+                p.limits(),
+                false,
+                p.apart(),
+                Set.of(other));
     }
 
     private static Couples room(Work work, Before before, Partner... people) {
@@ -71,6 +104,9 @@ class PairsTest {
         Partner fresh = adult("n", 60, 170, Lead.BOTH, 1, 90);
         Partner second = adult("o", 60, 170, Lead.BOTH, 1, 0);
         assertThat(room(THROWS, Before.NEVER, fresh, second).cost("n", "o")).isEqualTo(2000);
+        assertThat(room(THROWS, Before.NEVER, fresh, preferring(second, "n")).cost("n", "o"))
+                .as("one of them works best with the other")
+                .isEqualTo(1500);
         assertThat(room(Work.EASY, Before.NEVER, fresh, second).cost("n", "o")).isZero();
         assertThat(room(THROWS, Before.NEVER, fresh, adult("o", 60, 170, Lead.BOTH, 1, 91))
                         .cost("n", "o"))
@@ -149,7 +185,7 @@ class PairsTest {
         assertThat(room(LIVE, Before.NEVER, a, adult("b", 60, 170, Lead.RIGHT, 1, 28))
                         .why("a", "b"))
                 .isEmpty();
-        Work neck = new Work(false, false, true, Set.of(), Work.Leads.ANY);
+        Work neck = new Work(false, false, true, Set.of(), Leads.ANY);
         assertThat(room(neck, Before.NEVER, limited(a, Kind.NO_NECK), limited(b, Kind.NO_NECK))
                         .why("a", "b"))
                 .containsExactly(Why.NO_NECK);
@@ -168,7 +204,7 @@ class PairsTest {
     void whoGoesNotLiveDrillsOnAnEveningOfBoth() {
         Partner a = adult("a", 60, 170, Lead.RIGHT, 1, 400);
         Partner b = limited(adult("b", 60, 170, Lead.LEFT, 1, 400), Kind.NO_LIVE);
-        Work both = new Work(false, true, false, Set.of(), Work.Leads.ANY, true);
+        Work both = new Work(false, true, false, Set.of(), Leads.ANY, true);
         assertThat(room(both, Before.NEVER, a, b).why("a", "b")).containsExactly(Why.ONE_LIVE);
         assertThat(room(both, Before.NEVER, a, b).sitOut()).isEmpty();
         assertThat(room(both, Before.NEVER, a, limited(a, Kind.HEAD_KNOCK)).sitOut())
@@ -177,7 +213,7 @@ class PairsTest {
 
     private static Block block(Block.Kind kind, String technique, int resistance) {
         Dose dose = new Dose(5, Side.BOTH, 0, null, resistance, null, 0, 0, null);
-        return new Block("x", kind, "x", 10, technique, null, null, dose, null, null, 0, 0, null);
+        return new Block("x", kind, "x", 10, technique, null, null, dose, null, null, 0, 0, null, null, 0, 0);
     }
 
     @Test
@@ -195,7 +231,7 @@ class PairsTest {
                         .live())
                 .isTrue();
         assertThat(Work.of(List.of(drill, rounds), map))
-                .isEqualTo(new Work(false, true, false, Set.of(), Work.Leads.ANY, true));
+                .isEqualTo(new Work(false, true, false, Set.of(), Leads.ANY, true));
     }
 
     @Test
@@ -244,7 +280,8 @@ class PairsTest {
                 random.nextInt(4) == 0 ? Set.of() : Set.of("side-fall"),
                 limits,
                 limits.contains(Kind.HEAD_KNOCK) && random.nextBoolean(),
-                random.nextInt(5) == 0 ? Set.of(String.format("p%02d", random.nextInt(8))) : Set.of());
+                random.nextInt(5) == 0 ? Set.of(String.format("p%02d", random.nextInt(8))) : Set.of(),
+                random.nextInt(3) == 0 ? Set.of(String.format("p%02d", random.nextInt(8))) : Set.of());
     }
 
     private static Couples anyRoom(Random random, int most) {
@@ -258,7 +295,7 @@ class PairsTest {
                 random.nextInt(3) == 0,
                 random.nextInt(3) == 0,
                 random.nextBoolean() ? Set.of("side-fall") : Set.of(),
-                Work.Leads.values()[random.nextInt(3)]);
+                Leads.values()[random.nextInt(3)]);
         return new Couples(people, work, Before.NEVER);
     }
 
@@ -347,11 +384,7 @@ class PairsTest {
                 people.add(anyone(random, i));
             }
             Work work = new Work(
-                    random.nextBoolean(),
-                    random.nextInt(3) == 0,
-                    random.nextBoolean(),
-                    Set.of("side-fall"),
-                    Work.Leads.ANY);
+                    random.nextBoolean(), random.nextInt(3) == 0, random.nextBoolean(), Set.of("side-fall"), Leads.ANY);
             Couples couples = new Couples(people, work, Before.NEVER);
             List<String> here = new ArrayList<>(people.stream().map(Partner::id).toList());
             here.remove(random.nextInt(here.size()));

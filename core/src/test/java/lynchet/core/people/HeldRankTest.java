@@ -209,6 +209,7 @@ class HeldRankTest {
                 null,
                 null,
                 null,
+                null,
                 null);
     }
 }

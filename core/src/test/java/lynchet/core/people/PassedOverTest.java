@@ -92,6 +92,7 @@ class PassedOverTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         HeldRank held = new HeldRank("adult", "white", 0, SINCE, false);
         StudentState state = new StudentState(

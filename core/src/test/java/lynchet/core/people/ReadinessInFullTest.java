@@ -85,6 +85,7 @@ class ReadinessInFullTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         LadderCount count = new LadderCount(new HeldRank("adult", rank, held, since, false), classes, TODAY);
         StudentState state = new StudentState(null, Map.of("adult", count), skills, MarkBook.of(marks));

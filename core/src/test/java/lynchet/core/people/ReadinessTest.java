@@ -140,6 +140,7 @@ class ReadinessTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         StudentRecord record =
                 new StudentRecord("ana", promotions, attended, practice, marks, Map.of(), null, Map.of(), null);

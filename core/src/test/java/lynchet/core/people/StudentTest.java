@@ -33,6 +33,7 @@ class StudentTest {
                 List.of("ben"),
                 "Prefers to start seated",
                 null,
+                null,
                 null);
     }
 

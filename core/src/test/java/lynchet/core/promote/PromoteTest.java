@@ -132,6 +132,7 @@ class PromoteTest {
                 null,
                 null,
                 null,
+                null,
                 null);
     }
 

@@ -15,7 +15,7 @@ class CalendarTest {
     private static final LocalDate MONDAY = LocalDate.of(2026, 3, 2);
 
     private static Track.Slot slot(String id, LocalDate from, LocalDate until, DayOfWeek day, int hour) {
-        return new Track.Slot(id, from, until, day, LocalTime.of(hour, 0), 60, "Long Mat", "coach");
+        return new Track.Slot(id, from, until, day, LocalTime.of(hour, 0), 60, "Long Mat", "coach", 0);
     }
 
     private final Track throwing = new Track(

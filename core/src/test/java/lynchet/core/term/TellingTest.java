@@ -15,7 +15,22 @@ class TellingTest {
 
     private static final LocalDate DAY = LocalDate.of(2026, 3, 3);
     private static final TrainingClass JUNIORS = new TrainingClass(
-            "c", DAY, LocalTime.of(17, 0), 60, "juniors", null, null, null, null, null, null, null, true, false, null);
+            "c",
+            DAY,
+            LocalTime.of(17, 0),
+            60,
+            "juniors",
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            true,
+            false,
+            null,
+            0);
 
     private static Student student(String name, Integer age, Contacts contacts) {
         return student(name, age, contacts, null, null);
@@ -40,6 +55,7 @@ class TellingTest {
                 0,
                 null,
                 contacts,
+                null,
                 null,
                 null,
                 null,

@@ -224,7 +224,8 @@ public final class RosterCsv {
                 was == null ? null : was.keepApart(),
                 was == null ? null : was.notes(),
                 was == null ? null : was.consents(),
-                c.text("belt_size").orElse(was == null ? null : was.beltSize()));
+                c.text("belt_size").orElse(was == null ? null : was.beltSize()),
+                was == null ? null : was.prefers());
         return new Member(Limits.kept(student), ranks(c, before, joined));
     }
 

@@ -365,7 +365,7 @@ class SheetsTest {
     private static TrainingClass trained(String id, String track, LocalTime start) {
         LocalDate day = LocalDate.of(2026, 2, 3);
         return new TrainingClass(
-                id, day, start, 60, track, null, null, null, null, null, null, List.of(), false, false, null);
+                id, day, start, 60, track, null, null, null, null, null, null, List.of(), false, false, null, 0);
     }
 
     private static final GrapplingMap MAP = GrapplingMap.of(Json.read(

@@ -150,9 +150,7 @@ class Erasing {
         PartStore<Student, ?> students = stores.of(Parts.PEOPLE);
         students.add(List.of(Student.erased(other, gone, people.today())));
         students.change(students.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
-                .map(one -> one.keptApart(one.keepApart().stream()
-                        .filter(apart -> !apart.equals(gone.id()))
-                        .toList()))
+                .map(one -> one.withoutMate(gone.id()))
                 .toList());
         renamed(Parts.GRADINGS, gone.id(), other);
         renamed(Parts.PAIRINGS, gone.id(), other);

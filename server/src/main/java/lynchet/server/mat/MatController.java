@@ -145,8 +145,10 @@ class MatController {
     @PostMapping("/classes/sums")
     Summed sums(@RequestBody TrainingClass training) {
         records.checked(training);
-        GrapplingMap map = taught.now().map();
-        ClassSum sum = ClassSum.of(training, map::technique);
+        Snapshot now = taught.now();
+        GrapplingMap map = now.map();
+        ClassSum sum =
+                ClassSum.of(training, map::technique, chain -> now.chain(chain).falls(map));
         return new Summed(sum, sum.left(training.minutes()), ClassSum.FEW_FALLS, ClassSum.MOST_FALLS);
     }
 

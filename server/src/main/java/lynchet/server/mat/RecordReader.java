@@ -149,7 +149,8 @@ class RecordReader {
                                 null,
                                 row.getBoolean(5),
                                 false,
-                                null)));
+                                null,
+                                0)));
     }
 
     private void practice(Collection<String> students, Collection<String> subjects, Map<String, Parts> parts) {

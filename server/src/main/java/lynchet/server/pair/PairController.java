@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
-import lynchet.core.chain.ChainStep;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.Pairing;
@@ -118,6 +117,7 @@ class PairController {
      * @param bars the reasons for which two are not paired
      * @param best the best pairs of those who are here
      * @param rounds the pairs that were made tonight, the latest last
+     * @param throwing blocks of the class in which somebody is thrown: they want room
      */
     record Room(
             @Nullable String block,
@@ -127,7 +127,8 @@ class PairController {
             Map<Why, String> words,
             List<Why> bars,
             Pairs best,
-            List<Pairing> rounds) {}
+            List<Pairing> rounds,
+            List<String> throwing) {}
 
     /** @param without who sits out for now */
     @GetMapping("/classes/{id}/pairs")
@@ -139,7 +140,7 @@ class PairController {
         TrainingClass training = records.trained(id);
         Snapshot now = taught.now();
         List<Block> asked = block == null ? training.blocks() : List.of(blockOf(training, block));
-        Work work = Work.of(asked.stream().flatMap(one -> spelledOut(one, now)).toList(), now.map());
+        Work work = workOf(asked, now);
         List<String> here = records.presentIn(id);
         List<String> able = here.stream()
                 .filter(one -> without == null || !without.contains(one))
@@ -154,7 +155,15 @@ class PairController {
                 words(),
                 Stream.of(Why.values()).filter(Why::bars).toList(),
                 Pairs.of(able, couples),
-                pairings.ofClass(id));
+                pairings.ofClass(id),
+                training.blocks().stream()
+                        .filter(one -> workOf(List.of(one), now).throwing())
+                        .map(Block::id)
+                        .toList());
+    }
+
+    private static Work workOf(List<Block> blocks, Snapshot now) {
+        return Work.of(blocks.stream().flatMap(one -> spelledOut(one, now)).toList(), now.map());
     }
 
     /** A block that drills a chain, as one for each technique of it: pairs have to bear the hardest. */
@@ -162,15 +171,9 @@ class PairController {
         if (block.technique() != null || block.chain() == null) {
             return Stream.of(block);
         }
-        return links(now.chain(block.chain()).first())
-                .flatMap(link -> now.map().link(link).stream())
-                .map(link -> block.drilling(link.technique(), null, null));
-    }
-
-    private static Stream<String> links(@Nullable ChainStep step) {
-        return step == null
-                ? Stream.empty()
-                : Stream.concat(Stream.of(step.link()), step.next().stream().flatMap(turn -> links(turn.step())));
+        return now.chain(block.chain())
+                .techniques(now.map())
+                .map(technique -> block.drilling(technique.id(), null, null));
     }
 
     private static Block blockOf(TrainingClass training, String block) {

@@ -51,6 +51,57 @@ class PairTest {
         return Map.of("id", id, "classId", CLASS, "groups", List.of(Map.of("people", List.of(group))));
     }
 
+    /** A chain with a throw in it throws, though the block names no technique. */
+    @Test
+    void aBlockThatDrillsAChainAsksWhatItsTechniquesAsk() {
+        Map<String, Object> dose = Map.of("reps", 4, "sides", "BOTH");
+        Map<String, Object> training = Map.of(
+                "id",
+                "chained",
+                "date",
+                RunningClub.TODAY,
+                "start",
+                "20:30",
+                "minutes",
+                60,
+                "track",
+                "fundamentals",
+                "blocks",
+                List.of(
+                        Map.of(
+                                "id",
+                                "thrown",
+                                "kind",
+                                "WHOLE_DRILL",
+                                "title",
+                                "Thrown",
+                                "minutes",
+                                10,
+                                "chain",
+                                "throw-to-hold",
+                                "dose",
+                                dose),
+                        Map.of(
+                                "id",
+                                "passed",
+                                "kind",
+                                "WHOLE_DRILL",
+                                "title",
+                                "Passed",
+                                "minutes",
+                                10,
+                                "chain",
+                                "pass-in-series",
+                                "dose",
+                                dose)));
+        coach.put("/api/classes/chained", training, null).expect(200);
+        JsonNode asked = coach.get("/api/classes/chained/pairs").expect(200).json();
+        assertThat(texts(asked.path("throwing"))).containsExactly("thrown");
+        JsonNode falls = coach.post("/api/classes/sums", training).expect(200).json();
+        assertThat(falls.at("/sum/blocks/0/falls").asDouble()).isEqualTo(8);
+        assertThat(falls.at("/sum/blocks/1/falls").asDouble()).isZero();
+    }
+
     @Test
     void aRoomPairsWhoIsHereAndKnowsWhoMayCome() {
         JsonNode room = room("");

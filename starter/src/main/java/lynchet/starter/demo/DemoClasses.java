@@ -35,15 +35,15 @@ final class DemoClasses {
             Map.of("junior", List.of("juniors"), "exam", List.of("throws", "fundamentals"));
 
     private static final List<Slot> SLOTS = List.of(
-            new Slot("juniors", 0, LocalTime.of(17, 15), 60, "Small Mat", "assistant"),
-            new Slot("fundamentals", 0, LocalTime.of(18, 30), 90, "Long Mat", "head"),
-            new Slot("throws", 2, LocalTime.of(19, 0), 90, "Long Mat", "coach"),
-            new Slot("juniors-second", 3, LocalTime.of(17, 15), 60, "Long Mat", "sorrel"),
-            new Slot("no-jacket", 4, LocalTime.of(10, 0), 75, "Long Mat", "wren"),
-            new Slot("competition", 5, LocalTime.of(18, 0), 90, "Long Mat", "head"));
+            new Slot("juniors", 0, LocalTime.of(17, 15), 60, "Small Mat", "assistant", 4),
+            new Slot("fundamentals", 0, LocalTime.of(18, 30), 90, "Long Mat", "head", 8),
+            new Slot("throws", 2, LocalTime.of(19, 0), 90, "Long Mat", "coach", 8),
+            new Slot("juniors-second", 3, LocalTime.of(17, 15), 60, "Long Mat", "sorrel", 8),
+            new Slot("no-jacket", 4, LocalTime.of(10, 0), 75, "Long Mat", "wren", 8),
+            new Slot("competition", 5, LocalTime.of(18, 0), 90, "Long Mat", "head", 8));
 
     /** A weekly time, so many days after the weekday of today. */
-    private record Slot(String id, int after, LocalTime start, int minutes, String area, String coach) {
+    private record Slot(String id, int after, LocalTime start, int minutes, String area, String coach, int lanes) {
 
         String track() {
             return id.equals("juniors-second") ? "juniors" : id;
@@ -58,7 +58,8 @@ final class DemoClasses {
                     start,
                     minutes,
                     area,
-                    coach);
+                    coach,
+                    lanes);
         }
     }
 
@@ -220,7 +221,10 @@ final class DemoClasses {
                 null,
                 0,
                 0,
-                null));
+                null,
+                null,
+                0,
+                0));
         blocks.add(new Block(
                 "falls",
                 Block.Kind.BREAKFALLS,
@@ -234,7 +238,10 @@ final class DemoClasses {
                 "fault-1",
                 0,
                 0,
-                null));
+                null,
+                null,
+                0,
+                0));
         blocks.add(drill(map, "drill-1", techniques[0], brief ? 12 : 18));
         blocks.add(drill(map, "drill-2", techniques[1], brief ? 12 : 18));
         blocks.add(new Block(
@@ -250,7 +257,10 @@ final class DemoClasses {
                 null,
                 0,
                 0,
-                "mount-bottom"));
+                "mount-bottom",
+                null,
+                180,
+                30));
         return new TrainingClass(
                 slot.id() + "-" + day,
                 day,
@@ -266,7 +276,8 @@ final class DemoClasses {
                 blocks,
                 false,
                 false,
-                null);
+                null,
+                slot.lanes());
     }
 
     private static Block drill(GrapplingMap map, String id, String technique, int minutes) {
@@ -289,7 +300,10 @@ final class DemoClasses {
                 card.faults().get(0).id(),
                 0,
                 0,
-                null);
+                null,
+                null,
+                0,
+                0);
     }
 
     private static String name(GrapplingMap map, String technique) {

@@ -183,6 +183,7 @@ final class DemoPeople {
                 null,
                 "Wrestled at school; asked about the beginners' hour.",
                 null,
+                null,
                 null);
     }
 
@@ -218,7 +219,8 @@ final class DemoPeople {
                 List.of(),
                 traits.contains("starts-left") ? "Prefers to start standing drills on the left." : "",
                 consents(c[0], junior, n, joined(since, rank, n)),
-                beltSize(Integer.parseInt(c[4])));
+                beltSize(Integer.parseInt(c[4])),
+                null);
         HeldRank held = new HeldRank(junior ? "junior" : "adult", rank, Integer.parseInt(c[7]), since, weeks > WEEKS);
         return new Person(student, held, comes, Double.parseDouble(c[10]), traits);
     }

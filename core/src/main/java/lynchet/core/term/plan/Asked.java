@@ -1,0 +1,63 @@
+package lynchet.core.term.plan;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.SortedSet;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the planner is asked.
+ *
+ * @param lessons the track's classes of the term, in their order
+ * @param items what is to be taught
+ * @param grading the day of the exam; null: there is none
+ * @param mostFalls falls that a class bears
+ * @param set where items stand for good: taught already, or kept there; by item, places of lessons
+ * @param was where they stood in the plan before; empty: it is planned for the first time
+ */
+public record Asked(
+        List<Lesson> lessons,
+        List<Item> items,
+        @Nullable LocalDate grading,
+        double mostFalls,
+        Map<String, SortedSet<Integer>> set,
+        Map<String, SortedSet<Integer>> was) {
+
+    /** What is examined is shown at least so many days before. */
+    public static final int WEEKS_BEFORE = 21;
+
+    /** What is examined is met within so many days before. */
+    public static final int LAST = 14;
+
+    /** Distances between meetings that are wanted, in classes: +1, +3, +8, then 2.5 times the last. */
+    private static final int[] GAPS = {1, 2, 5, 13, 31};
+
+    public Asked {
+        lessons = List.copyOf(lessons);
+        items = List.copyOf(items);
+        set = Map.copyOf(set);
+        was = Map.copyOf(was);
+    }
+
+    /** The last day on which something examined may be shown for the first time; null: any. */
+    @Nullable
+    LocalDate lastFirst() {
+        return grading == null ? null : grading.minusDays(WEEKS_BEFORE);
+    }
+
+    /** How many classes after the n-th meeting the next one is wanted. */
+    static int gapAfter(int n) {
+        return GAPS[Math.min(n, GAPS.length - 1)];
+    }
+
+    /** How many meetings an item has place for: those wanted by distance and one at the end, and three for each weekday. */
+    int meetings() {
+        int wanted = 1;
+        for (int at = 0, n = 0; at < lessons.size(); at += gapAfter(n), n++) {
+            wanted++;
+        }
+        long weekdays = lessons.stream().map(Lesson::slot).distinct().count();
+        return (int) Math.min(lessons.size(), Math.max(Math.max(wanted, Item.MEETINGS), Math.min(9, 3 * weekdays)));
+    }
+}

@@ -1,0 +1,179 @@
+package lynchet.core.term.plan;
+
+import ai.timefold.solver.core.api.score.buildin.hardmediumsoft.HardMediumSoftScore;
+import ai.timefold.solver.core.api.solver.SolverFactory;
+import ai.timefold.solver.core.config.constructionheuristic.ConstructionHeuristicPhaseConfig;
+import ai.timefold.solver.core.config.constructionheuristic.ConstructionHeuristicType;
+import ai.timefold.solver.core.config.localsearch.LocalSearchPhaseConfig;
+import ai.timefold.solver.core.config.localsearch.LocalSearchType;
+import ai.timefold.solver.core.config.solver.EnvironmentMode;
+import ai.timefold.solver.core.config.solver.SolverConfig;
+import ai.timefold.solver.core.config.solver.termination.TerminationConfig;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.SortedSet;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Plans a term: which items are met in which class. One thread, fixed seeds, a limit of looks and none of time: the same
+ * question has the same answer.
+ */
+public final class Planner {
+
+    private static final int TRIES = 6;
+    private static final int SLICES = 8;
+    private static final int LOOKS = 30_000;
+    private static final String NOTHING_OWED = "0hard/0medium/-1000000soft";
+
+    /** Looks on while it is planned. */
+    @FunctionalInterface
+    public interface Watch {
+
+        /** Nobody watches. */
+        Watch NOBODY = (best, slice, of) -> {};
+
+        /**
+         * Told of the best so far; whatever it throws ends the planning.
+         *
+         * @param slice how many of the {@code of} slices of work are done
+         */
+        void best(Placing best, int slice, int of);
+    }
+
+    /**
+     * Where items stand.
+     *
+     * @param at by item, places of the classes it is met in; an item that stands nowhere is missing
+     * @param owed how many meetings of what must be there found no place; 0: the plan holds
+     */
+    public record Placing(Map<String, SortedSet<Integer>> at, int owed) {
+        public Placing {
+            Map<String, SortedSet<Integer>> sorted = new TreeMap<>(at);
+            at = java.util.Collections.unmodifiableMap(sorted);
+        }
+
+        /** Places of the classes in which an item is met. */
+        public SortedSet<Integer> of(String item) {
+            return at.getOrDefault(item, new TreeSet<>());
+        }
+    }
+
+    private Planner() {}
+
+    /** Plans what is asked; a rule that cannot be kept leaves something owed, never a rule broken. */
+    public static Placing plan(Asked asked, Watch watch) {
+        return plan(asked, watch, SLICES);
+    }
+
+    static Placing plan(Asked asked, Watch watch, int slices) {
+        if (!asked.was().isEmpty()) {
+            Placing mended = bettered(asked, new Placing(asked.was(), 0), watch, slices);
+            if (mended.owed() == 0) {
+                return mended;
+            }
+        }
+        return bettered(asked, needed(asked, watch), watch, slices);
+    }
+
+    /** The best that is found from where a plan stands. */
+    private static Placing bettered(Asked asked, Placing from, Watch watch, int slices) {
+        Timetable best = new Setting(asked, from, asked.meetings()).timetable(ordered(asked.items()));
+        HardMediumSoftScore before = null;
+        for (int slice = 0; slice < slices; slice++) {
+            watch.best(placing(best), TRIES + slice, TRIES + slices);
+            best = solver(slice, new TerminationConfig()).solve(best);
+            boolean isSettled = best.score().equals(before);
+            before = best.score();
+            if (isSettled) {
+                break;
+            }
+        }
+        return placing(best);
+    }
+
+    /** Only what must be there, before anything else takes its room; in another order where one leaves something owed. */
+    private static Placing needed(Asked asked, Watch watch) {
+        Placing best = null;
+        for (int attempt = 0; attempt < TRIES && (best == null || best.owed() > 0); attempt++) {
+            List<Item> order = ordered(asked.items());
+            if (attempt > 0) {
+                Collections.shuffle(order, new Random(attempt));
+            }
+            order.sort(Comparator.comparing(item -> !item.must()));
+            Placing found = placing(solver(attempt, new TerminationConfig().withBestScoreLimit(NOTHING_OWED))
+                    .solve(new Setting(asked, null, Item.MEETINGS).timetable(order)));
+            best = best == null || found.owed() < best.owed() ? found : best;
+            watch.best(best, attempt, TRIES + SLICES);
+        }
+        return best;
+    }
+
+    private static ai.timefold.solver.core.api.solver.Solver<Timetable> solver(int seed, TerminationConfig until) {
+        return SolverFactory.<Timetable>create(new SolverConfig()
+                        .withSolutionClass(Timetable.class)
+                        .withEntityClasses(Meeting.class)
+                        .withConstraintProviderClass(PlanRules.class)
+                        .withEnvironmentMode(EnvironmentMode.NO_ASSERT)
+                        .withRandomSeed((long) seed)
+                        .withPhases(
+                                new ConstructionHeuristicPhaseConfig()
+                                        .withConstructionHeuristicType(ConstructionHeuristicType.FIRST_FIT),
+                                new LocalSearchPhaseConfig()
+                                        .withLocalSearchType(LocalSearchType.LATE_ACCEPTANCE)
+                                        .withTerminationConfig(until.withScoreCalculationCountLimit((long) LOOKS))))
+                .buildSolver();
+    }
+
+    /** What is needed by others first, what must be there before the rest, else by id. */
+    private static List<Item> ordered(List<Item> items) {
+        Map<String, Item> byId = new HashMap<>();
+        items.forEach(item -> byId.put(item.id(), item));
+        Map<String, Integer> depth = new HashMap<>();
+        items.forEach(item -> depth(item, byId, depth));
+        return items.stream()
+                .sorted(Comparator.comparing((Item item) -> !item.must())
+                        .thenComparing(item -> depth.get(item.id()))
+                        .thenComparing(Item::id))
+                .collect(Collectors.toCollection(ArrayList::new));
+    }
+
+    /** How many items have to come before it, one after the other; a cycle ends where it closes. */
+    static int depth(Item item, Map<String, Item> byId, Map<String, Integer> known) {
+        Integer already = known.get(item.id());
+        if (already != null) {
+            return already;
+        }
+        known.put(item.id(), 0);
+        int deep = 0;
+        for (String need : item.needs()) {
+            Item other = byId.get(need);
+            if (other != null && other.fresh()) {
+                deep = Math.max(deep, 1 + depth(other, byId, known));
+            }
+        }
+        known.put(item.id(), deep);
+        return deep;
+    }
+
+    private static Placing placing(Timetable timetable) {
+        Map<String, SortedSet<Integer>> at = new TreeMap<>();
+        int owed = 0;
+        for (Meeting meeting : timetable.meetings()) {
+            @Nullable Lesson lesson = meeting.getLesson();
+            if (lesson != null) {
+                at.computeIfAbsent(meeting.item().id(), id -> new TreeSet<>()).add(lesson.index());
+            } else if (meeting.isNeeded()) {
+                owed++;
+            }
+        }
+        return new Placing(at, owed);
+    }
+}

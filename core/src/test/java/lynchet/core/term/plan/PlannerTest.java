@@ -1,0 +1,141 @@
+package lynchet.core.term.plan;
+
+import static lynchet.core.term.plan.PlannedByHand.MONDAY;
+import static lynchet.core.term.plan.PlannedByHand.asked;
+import static lynchet.core.term.plan.PlannedByHand.broken;
+import static lynchet.core.term.plan.PlannedByHand.item;
+import static lynchet.core.term.plan.PlannedByHand.lessons;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+/** Plans looked at by plain loops that know nothing of the planner. */
+class PlannerTest {
+
+    private static Planner.Placing plan(Asked asked) {
+        return Planner.plan(asked, Planner.Watch.NOBODY, 1);
+    }
+
+    @Test
+    void termsThatHaveAPlanGetOne() {
+        int solved = 0;
+        for (int seed = 0; seed < 50; seed++) {
+            Asked asked = PlannedByHand.backwards(new Random(seed));
+            assertThat(Impossible.of(asked)).as("term %d", seed).isEmpty();
+            // What must be there, and now and then the wishes as well: they may break nothing.
+            Planner.Placing plan = Planner.plan(asked, Planner.Watch.NOBODY, seed % 5 == 0 ? 1 : 0);
+            List<String> broken = broken(asked, plan);
+            assertThat(broken.isEmpty()).as("owed says it: %s", broken).isEqualTo(plan.owed() == 0);
+            assertThat(broken).as("term %d: only what is owed", seed).allMatch(one -> one.contains("is met"));
+            solved += broken.isEmpty() ? 1 : 0;
+        }
+        assertThat(solved).as("of 50").isGreaterThanOrEqualTo(48);
+    }
+
+    private static List<Item> fourteen() {
+        List<Item> items = new ArrayList<>();
+        for (int n = 0; n < 14; n++) {
+            items.add(item(
+                    "i" + (char) ('a' + n), n < 11, 14, 10, n > 1 && n % 3 == 0 ? new String[] {"ia"} : new String[0]));
+        }
+        return items;
+    }
+
+    @Test
+    void theSameQuestionHasTheSameAnswer() {
+        Asked asked = asked(lessons(14, 2, 45, 2), fourteen(), MONDAY.plusWeeks(14));
+        Planner.Placing plan = plan(asked);
+        assertThat(broken(asked, plan)).isEmpty();
+        assertThat(plan(asked)).isEqualTo(plan);
+        assertThat(plan.at().keySet()).as("there is time for all").hasSize(14);
+    }
+
+    /** A class is cancelled: what stood in it finds another place, and hardly anything else moves. */
+    @Test
+    void aCancelledClassChangesLittle() {
+        List<Lesson> lessons = lessons(14, 2, 45, 2);
+        Asked first = asked(lessons, fourteen(), MONDAY.plusWeeks(14));
+        Planner.Placing plan = plan(first);
+        List<Integer> changed = new ArrayList<>();
+        for (int off = 4; off < 24; off += 2) {
+            Asked again = cancelled(first, plan, off);
+            Planner.Placing replan = plan(again);
+            assertThat(broken(again, replan)).as("without class %d", off).isEmpty();
+            changed.add(changed(plan, replan, lessons.size()));
+        }
+        changed.sort(null);
+        assertThat(changed.get(changed.size() / 2))
+                .as("classes that change: %s", changed)
+                .isLessThanOrEqualTo(4);
+    }
+
+    /** Everything before it has happened; the class itself bears nothing any more. */
+    private static Asked cancelled(Asked first, Planner.Placing plan, int off) {
+        List<Lesson> left = first.lessons().stream()
+                .map(l -> new Lesson(
+                        l.id(),
+                        l.index(),
+                        l.date(),
+                        l.week(),
+                        l.slot(),
+                        l.index() == off ? 0 : l.minutes(),
+                        l.fresh(),
+                        l.index() > off))
+                .toList();
+        Map<String, SortedSet<Integer>> done = new TreeMap<>();
+        plan.at().forEach((item, on) -> done.put(item, new TreeSet<>(on.headSet(off))));
+        return new Asked(left, first.items(), first.grading(), first.mostFalls(), done, plan.at());
+    }
+
+    private static int changed(Planner.Placing before, Planner.Placing after, int many) {
+        return (int) IntStream.range(0, many)
+                .filter(c -> !in(before, c).equals(in(after, c)))
+                .count();
+    }
+
+    private static Set<String> in(Planner.Placing plan, int c) {
+        Set<String> items = new TreeSet<>();
+        plan.at().forEach((item, on) -> {
+            if (on.contains(c)) {
+                items.add(item);
+            }
+        });
+        return items;
+    }
+
+    @Test
+    void whatIsKeptStaysAndAThemeHasItsWeek() {
+        List<Item> items = fourteen();
+        Item themed = new Item("theme", "theme", false, true, true, 14, 10, 0, Set.of(), Set.of(), MONDAY.plusWeeks(6));
+        items.add(themed);
+        Asked asked =
+                new Asked(lessons(14, 2, 45, 2), items, null, 60, Map.of("ib", new TreeSet<>(Set.of(9, 20))), Map.of());
+        Planner.Placing plan = plan(asked);
+        assertThat(broken(asked, plan)).isEmpty();
+        assertThat(plan.of("ib")).contains(9, 20);
+        assertThat(plan.of("ib").first())
+                .as("it is shown where it is kept first")
+                .isEqualTo(9);
+        assertThat(plan.of("theme")).containsAnyOf(12, 13);
+    }
+
+    @Test
+    void whoeverLooksOnMayEndIt() {
+        Asked asked = asked(lessons(14, 2, 45, 2), fourteen(), MONDAY.plusWeeks(14));
+        assertThatThrownBy(() -> Planner.plan(asked, (best, slice, of) -> {
+                    assertThat(best.owed()).isLessThanOrEqualTo(44);
+                    throw new IllegalStateException("enough");
+                }))
+                .hasMessage("enough");
+    }
+}

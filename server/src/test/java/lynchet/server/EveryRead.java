@@ -35,6 +35,7 @@ final class EveryRead {
                 String there = path.getKey()
                         .replace("/people/{id}", "/people/" + student)
                         .replace("/ladders/{id}", "/ladders/adult")
+                        .replace("/plans/{id}", "/plans/running-term-fundamentals")
                         .replace("/incidents/{id}", "/incidents/planted-incident")
                         .replace("/classes/{id}", "/classes/fundamentals-" + RunningClub.TODAY)
                         .replace("{card}", card)

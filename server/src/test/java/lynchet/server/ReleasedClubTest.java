@@ -44,6 +44,7 @@ class ReleasedClubTest {
             Parts.PROMOTIONS,
             Parts.CLOSURES,
             Parts.PATTERNS,
+            Parts.PLANS,
             Parts.ASKS,
             Parts.INCIDENTS,
             Parts.CREDITS,

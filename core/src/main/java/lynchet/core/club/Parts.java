@@ -57,6 +57,7 @@ import lynchet.core.round.Round;
 import lynchet.core.safety.Incident;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
+import lynchet.core.term.TermPlan;
 import lynchet.core.walk.IgnoredGap;
 import lynchet.core.words.Word;
 
@@ -120,6 +121,18 @@ public final class Parts {
                     "closures", "closure", Closure.class, Closure::id, (closure, to) -> {})
             .pointingAt((closure, to) ->
                     each(closure.tracks(), "tracks", (id, at) -> to.refer("CLOSURE_TRACK", at, TRACK, id)));
+
+    public static final Part<TermPlan> PLANS = Part.taught(
+                    "plans", "plan", TermPlan.class, TermPlan::id, (plan, to) -> {})
+            .pointingAt((plan, to) -> {
+                to.refer("PLAN_TERM", "term", TERM, plan.term());
+                to.refer("PLAN_TRACK", "track", TRACK, plan.track());
+                each(plan.goals(), "goals", (goal, at) -> {
+                    to.refer("PLAN_TECHNIQUE", at + "/technique", TECHNIQUE, goal.technique());
+                    to.refer("PLAN_CHAIN", at + "/chain", CHAIN, goal.chain());
+                });
+                each(plan.placed(), "placed", (one, at) -> to.refer("PLAN_SLOT", at + "/slot", SLOT, one.slot()));
+            });
 
     public static final Part<ClassPattern> PATTERNS = Part.taught(
                     "patterns", "pattern", ClassPattern.class, ClassPattern::id, (pattern, to) -> {})
@@ -285,6 +298,7 @@ public final class Parts {
             TERMS,
             CLOSURES,
             PATTERNS,
+            PLANS,
             PEOPLE,
             CLASSES,
             GRADINGS,

@@ -62,6 +62,27 @@ public record TrainingClass(
                 lanes);
     }
 
+    /** The same class about something else. */
+    public TrainingClass about(String otherTheme) {
+        return new TrainingClass(
+                id,
+                date,
+                start,
+                minutes,
+                track,
+                slot,
+                term,
+                group,
+                coach,
+                area,
+                otherTheme,
+                blocks,
+                cancelled,
+                pinned,
+                handOver,
+                lanes);
+    }
+
     /** The same class made of other blocks. */
     public TrainingClass withBlocks(List<Block> others) {
         return new TrainingClass(

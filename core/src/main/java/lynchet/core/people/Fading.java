@@ -2,6 +2,7 @@ package lynchet.core.people;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How a practised technique fades: a planning heuristic for what to review, never a verdict on a pass.
@@ -42,6 +43,11 @@ public record Fading(int sessions, LocalDate last, double halfLife) {
             h = Math.min(LONGEST, h * 1.5);
         }
         return new Fading(was == null ? 1 : was.sessions + 1, day.day(), h);
+    }
+
+    /** What is known after a session without faults on a day. */
+    public static Fading again(@Nullable Fading was, LocalDate day) {
+        return after(was, false, PracticeDay.drilled(day, PracticeDay.WHOLE_REPS, 0));
     }
 
     private double stretched(PracticeDay day) {

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 
@@ -18,15 +19,23 @@ public final class Calendar {
     private final List<Track> tracks;
     private final List<Term> terms;
     private final List<Closure> closures;
+    private final UnaryOperator<TrainingClass> filling;
 
-    private Calendar(List<Track> tracks, List<Term> terms, List<Closure> closures) {
+    private Calendar(
+            List<Track> tracks, List<Term> terms, List<Closure> closures, UnaryOperator<TrainingClass> filling) {
         this.tracks = tracks;
         this.terms = terms;
         this.closures = closures;
+        this.filling = filling;
     }
 
     public static Calendar of(List<Track> tracks, List<Term> terms, List<Closure> closures) {
-        return new Calendar(tracks, terms, closures);
+        return new Calendar(tracks, terms, closures, UnaryOperator.identity());
+    }
+
+    /** The same calendar, its classes filled by a plan. */
+    public Calendar filledBy(UnaryOperator<TrainingClass> plan) {
+        return new Calendar(tracks, terms, closures, plan);
     }
 
     /** The classes of a day and the days after it up to another one, in order of time. */
@@ -36,7 +45,7 @@ public final class Calendar {
             for (Track track : tracks) {
                 for (Track.Slot slot : track.slots()) {
                     if (slot.holdsOn(day) && isOpen(track.id(), day) && isUsed(slot, day)) {
-                        classes.add(track.planned(slot, day, termOn(day)));
+                        classes.add(filling.apply(track.planned(slot, day, termOn(day))));
                     }
                 }
             }
@@ -54,7 +63,7 @@ public final class Calendar {
                 if (classId.startsWith(slot.id() + "-")) {
                     Optional<LocalDate> day = day(classId.substring(slot.id().length() + 1));
                     if (day.isPresent() && slot.holdsOn(day.get())) {
-                        return Optional.of(track.planned(slot, day.get(), termOn(day.get())));
+                        return Optional.of(filling.apply(track.planned(slot, day.get(), termOn(day.get()))));
                     }
                 }
             }

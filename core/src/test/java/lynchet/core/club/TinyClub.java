@@ -39,6 +39,7 @@ import lynchet.core.round.Round;
 import lynchet.core.safety.Incident;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
+import lynchet.core.term.TermPlan;
 import lynchet.core.walk.Finding;
 import lynchet.core.walk.IgnoredGap;
 import lynchet.core.words.Word;
@@ -92,6 +93,14 @@ public final class TinyClub {
     final List<Merit> merits = one(new Merit("me1", "ana", Merit.Kind.SEMINAR, DAY, 3, "summer", null, "coach"));
     final List<Belt> belts = one(new Belt("yellow-260", List.of("yellow"), "260", 2));
     final List<Tally> tallies = new ArrayList<>();
+    final List<TermPlan> plans = one(new TermPlan(
+            "p1",
+            "spring",
+            "all",
+            2,
+            0,
+            List.of(new TermPlan.Goal("hip-bump", null, true, null)),
+            List.of(new TermPlan.Placed("hip-bump", "mondays", DAY, false))));
     final List<Start> starts = one(new Start("st1", "c1", "b", "guard", true, null, "coach"));
     final List<Pairing> pairings =
             one(new Pairing("pr1", "c1", null, 1, List.of(new Pairing.Together(List.of("ana", "bo"))), null, "coach"));
@@ -116,6 +125,7 @@ public final class TinyClub {
                 .with(Parts.TERMS, terms)
                 .with(Parts.CLOSURES, closures)
                 .with(Parts.PATTERNS, patterns)
+                .with(Parts.PLANS, plans)
                 .with(Parts.PEOPLE, people)
                 .with(Parts.PROMOTIONS, promotions)
                 .with(Parts.CLASSES, classes)

@@ -18,9 +18,12 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Position;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
+import lynchet.core.mat.TrainingClass;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rule.Breach;
 import lynchet.core.term.Calendar;
+import lynchet.core.term.PlannedClasses;
+import lynchet.core.term.Teaching;
 import lynchet.core.walk.Centrality;
 import lynchet.core.walk.MoveGraph;
 import lynchet.server.keep.Refusal;
@@ -37,6 +40,7 @@ public final class Snapshot {
     private final Map<Which, MoveGraph> graphs = new ConcurrentHashMap<>();
     private volatile Map<String, Double> centrality;
     private volatile Set<String> broken;
+    private volatile PlannedClasses planned;
 
     Snapshot(Club taught, long revision) {
         this.taught = taught;
@@ -130,7 +134,22 @@ public final class Snapshot {
 
     /** The classes that the weekly slots give. */
     public Calendar calendar() {
-        return Calendar.of(taught.tracks(), taught.terms(), taught.closures());
+        return Calendar.of(taught.tracks(), taught.terms(), taught.closures()).filledBy(this::filled);
+    }
+
+    /** A class with the blocks that the term's plan has for it, where nobody has made any. */
+    public TrainingClass filled(TrainingClass training) {
+        PlannedClasses known = planned;
+        if (known == null) {
+            known = new PlannedClasses(taught.all(Parts.PLANS), teaching());
+            planned = known;
+        }
+        return known.filled(training);
+    }
+
+    /** What it takes to teach what the club teaches. */
+    public Teaching teaching() {
+        return new Teaching(map, taught.chains());
     }
 
     public Map<String, Double> centrality() {

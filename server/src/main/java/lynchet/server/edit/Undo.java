@@ -38,6 +38,7 @@ final class Undo implements Club.Change {
             "term",
             "gap",
             "pattern",
+            "plan",
             "ask",
             "credit",
             "tally");

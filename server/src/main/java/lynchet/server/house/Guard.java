@@ -86,6 +86,8 @@ class Guard {
                                 "/api/people/*/limits/lift",
                                 "/api/patterns",
                                 "/api/classes/sums",
+                                "/api/plans/**",
+                                "/api/plans",
                                 "/api/classes/*/news",
                                 "/api/chains",
                                 "/api/chains/check")
@@ -97,6 +99,7 @@ class Guard {
                                 "/api/credits/*",
                                 "/api/tallies/*",
                                 "/api/starts/*",
+                                "/api/plans/**",
                                 "/api/nominations/*",
                                 "/api/merits/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
@@ -104,6 +107,7 @@ class Guard {
                                 PUT,
                                 "/api/chains/*",
                                 "/api/classes/*",
+                                "/api/plans/*",
                                 "/api/asks/*",
                                 "/api/incidents/*",
                                 "/api/pairings/*")

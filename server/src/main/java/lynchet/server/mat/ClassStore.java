@@ -68,7 +68,7 @@ public class ClassStore extends BodyRecords<TrainingClass, ClassRow> {
     }
 
     /** Kept classes and those that the calendar gives besides, in order of time. */
-    static List<TrainingClass> together(List<TrainingClass> kept, List<TrainingClass> given) {
+    public static List<TrainingClass> together(List<TrainingClass> kept, List<TrainingClass> given) {
         Set<String> ids = new HashSet<>();
         kept.forEach(trained -> ids.add(trained.id()));
         List<TrainingClass> all = new ArrayList<>(kept);

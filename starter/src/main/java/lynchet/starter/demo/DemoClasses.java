@@ -3,6 +3,7 @@ package lynchet.starter.demo;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -170,13 +171,22 @@ final class DemoClasses {
         for (int week = DemoPeople.WEEKS; week >= -AHEAD; week--) {
             for (Slot slot : SLOTS) {
                 LocalDate day = today.minusWeeks(week).plusDays(slot.after());
-                if (!isClosed(day) || day.equals(today)) {
+                boolean isThePlans = day.isAfter(today) && DemoTerm.isPlanned(slot.track());
+                if ((!isClosed(day) || day.equals(today)) && !isThePlans) {
                     classes.add(make(map, slot, day, week, week <= OVER ? TERM : null));
                 }
             }
         }
         classes.sort(Comparator.comparing(TrainingClass::date).thenComparing(TrainingClass::start));
         return classes;
+    }
+
+    /** What a track is taught in turn. */
+    static List<String> techniques(String track) {
+        return Arrays.stream(PLANS.get(track))
+                .flatMap(Arrays::stream)
+                .distinct()
+                .toList();
     }
 
     private static boolean isClosed(LocalDate day) {

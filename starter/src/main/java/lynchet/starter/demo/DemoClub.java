@@ -41,6 +41,8 @@ import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusGroup;
+import lynchet.core.term.Closure;
+import lynchet.core.term.Term;
 import lynchet.starter.StarterLibrary;
 
 /**
@@ -99,14 +101,17 @@ public final class DemoClub {
         Ladder adult =
                 ladders.stream().filter(l -> l.id().equals("adult")).findFirst().orElseThrow();
         Instant tournament = today.minusWeeks(5).atTime(11, 0).toInstant(ZoneOffset.UTC);
+        Term term = DemoClasses.term(today, DemoGradings.next(today));
+        List<Closure> closures = List.of(DemoClasses.closure(today));
         return library.with(Parts.LADDERS, ladders)
                 .with(Parts.TRACKS, DemoClasses.tracks(today))
-                .with(Parts.TERMS, List.of(DemoClasses.term(today, DemoGradings.next(today))))
+                .with(Parts.TERMS, List.of(term))
                 .with(
                         Parts.PEOPLE,
                         Stream.concat(people.stream().map(DemoPeople.Person::student), Stream.of(guest))
                                 .toList())
-                .with(Parts.CLOSURES, List.of(DemoClasses.closure(today)))
+                .with(Parts.CLOSURES, closures)
+                .with(Parts.PLANS, DemoTerm.plans(today, term, closures, classes, practice, map, library.chains()))
                 .with(Parts.PATTERNS, List.of(DemoClasses.pattern(past)))
                 .with(Parts.PROMOTIONS, DemoGradings.promotions(today, people, ladders))
                 .with(Parts.CLASSES, classes)

@@ -1,0 +1,173 @@
+package lynchet.core.term;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import lynchet.core.card.Technique;
+import lynchet.core.map.Position;
+import lynchet.core.mat.Block;
+import lynchet.core.mat.Dose;
+import lynchet.core.mat.Side;
+import lynchet.core.mat.TrainingClass;
+
+/** The classes that the terms' plans fill: a class for which nobody has made blocks has those of the plan. */
+public final class PlannedClasses {
+
+    /** Ids are cut to what an id may be. */
+    private static final int ID = 60;
+
+    private static final int WARM_UP = 10;
+    private static final int BREAKFALLS = 8;
+    private static final int SHORTEST_ROUNDS = 5;
+    private static final int ROUND = 180;
+    private static final int REST = 30;
+    private static final int SHOWN = 180;
+    private static final int SHOWN_AGAIN = 60;
+    private static final int PACE = 8;
+
+    private record Stands(TermPlan.Goal goal, boolean isFirst) {}
+
+    private final Teaching teaching;
+    private final Map<String, List<Stands>> byClass = new HashMap<>();
+
+    public PlannedClasses(List<TermPlan> plans, Teaching teaching) {
+        this.teaching = teaching;
+        for (TermPlan plan : plans) {
+            Set<String> met = new HashSet<>();
+            plan.placed().stream()
+                    .sorted(Comparator.comparing(TermPlan.Placed::on).thenComparing(TermPlan.Placed::slot))
+                    .forEach(one -> plan.goal(one.goal())
+                            .ifPresent(goal -> byClass.computeIfAbsent(one.classId(), id -> new ArrayList<>())
+                                    .add(new Stands(goal, met.add(one.goal())))));
+        }
+    }
+
+    /** The class with the blocks of its plan; as it is where it has blocks, or where no plan has anything for it. */
+    public TrainingClass filled(TrainingClass training) {
+        List<Stands> stands = byClass.getOrDefault(training.id(), List.of());
+        if (stands.isEmpty() || !training.blocks().isEmpty() || training.cancelled()) {
+            return training;
+        }
+        List<Stands> order = stands.stream()
+                .sorted(Comparator.comparing((Stands one) -> !teaching.standing(one.goal()))
+                        .thenComparing(Stands::isFirst)
+                        .thenComparing(one -> one.goal().subject()))
+                .toList();
+        List<Block> blocks = new ArrayList<>();
+        blocks.add(bare("warm-up", Block.Kind.WARM_UP, "Warm-up", WARM_UP));
+        order.stream()
+                .flatMap(one -> teaching.techniques(one.goal()).stream())
+                .flatMap(technique -> technique.receiverFalls().stream())
+                .flatMap(fall -> teaching.map().technique(fall).stream())
+                .findFirst()
+                .ifPresent(fall -> blocks.add(falls(fall)));
+        order.forEach(one -> blocks.add(drill(one)));
+        int used = blocks.stream().mapToInt(Block::minutes).sum();
+        int left = training.minutes() - used - (blocks.size() + 1) / 2 - training.minutes() / 45 * 2;
+        if (left >= SHORTEST_ROUNDS) {
+            blocks.add(rounds(order, left));
+        }
+        String theme = String.join(
+                " · ", order.stream().map(one -> teaching.name(one.goal())).toList());
+        return training.withBlocks(blocks).about(theme.substring(0, Math.min(theme.length(), 200)));
+    }
+
+    private static Block bare(String id, Block.Kind kind, String title, int minutes) {
+        return new Block(id, kind, title, minutes, null, null, null, null, null, null, 0, 0, null, null, 0, 0);
+    }
+
+    private static Block falls(Technique fall) {
+        Dose dose = new Dose(6, Side.BOTH, 0, Dose.Tempo.SLOW, 0, null, SHOWN_AGAIN, 5, null);
+        return new Block(
+                "falls",
+                Block.Kind.BREAKFALLS,
+                fall.name(),
+                BREAKFALLS,
+                fall.id(),
+                null,
+                null,
+                dose,
+                cue(fall),
+                null,
+                0,
+                0,
+                null,
+                null,
+                0,
+                0);
+    }
+
+    private Block drill(Stands one) {
+        TermPlan.Goal goal = one.goal();
+        int reps = teaching.falls(goal) > 0 ? Teaching.THROWN : Teaching.REPS;
+        Dose dose = new Dose(
+                reps,
+                Side.BOTH,
+                one.isFirst() ? 1 : 2,
+                one.isFirst() ? Dose.Tempo.SLOW : Dose.Tempo.BUILDING,
+                one.isFirst() ? 0 : 1,
+                null,
+                one.isFirst() ? SHOWN : SHOWN_AGAIN,
+                PACE,
+                null);
+        Technique card = teaching.technique(goal).orElse(null);
+        String subject = goal.subject();
+        return new Block(
+                subject.substring(0, Math.min(ID, subject.length())),
+                Block.Kind.WHOLE_DRILL,
+                teaching.name(goal),
+                one.isFirst() ? teaching.first(goal) : teaching.again(goal),
+                goal.technique(),
+                null,
+                goal.chain(),
+                dose,
+                card == null ? null : cue(card),
+                card == null || card.faults().isEmpty()
+                        ? null
+                        : card.faults().get(0).id(),
+                0,
+                0,
+                null,
+                null,
+                0,
+                0);
+    }
+
+    private static String cue(Technique card) {
+        return card.steps().stream()
+                .map(step -> step.cue())
+                .filter(one -> one != null && !one.isBlank())
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** Rounds from where the last of the ground items begins; free ones where everything starts on the feet. */
+    private Block rounds(List<Stands> order, int minutes) {
+        Position from = order.stream()
+                .flatMap(one -> teaching.roundsFrom(one.goal()).stream())
+                .reduce((one, other) -> other)
+                .flatMap(teaching.map()::position)
+                .orElse(null);
+        return new Block(
+                "rounds",
+                from == null ? Block.Kind.FREE_ROUNDS : Block.Kind.POSITIONAL_ROUNDS,
+                from == null ? "Free rounds" : "Rounds: " + from.name(),
+                minutes,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                0,
+                0,
+                from == null ? null : from.id(),
+                null,
+                minutes * 60 >= ROUND ? ROUND : 0,
+                minutes * 60 >= ROUND ? REST : 0);
+    }
+}

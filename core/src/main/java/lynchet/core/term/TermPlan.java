@@ -1,0 +1,132 @@
+package lynchet.core.term;
+
+import java.time.LocalDate;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import lynchet.core.rule.Most;
+import lynchet.core.rule.Say;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a track is taught in a term, and on which days.
+ *
+ * @param term id of the term
+ * @param track id of the track
+ * @param fresh new items that a class bears, 1 to 6
+ * @param minutes of technique in a class, 0 to 240; 0: half of the class
+ * @param placed on which days the goals are met, by weekly time
+ */
+public record TermPlan(
+        String id,
+        String term,
+        String track,
+        int fresh,
+        int minutes,
+        @Most(200) List<Goal> goals,
+        @Most(6000) List<Placed> placed) {
+
+    /**
+     * Something to be taught: a technique, or a chain.
+     *
+     * @param must whether it has to be there; else it comes if time allows
+     * @param week monday of the week whose theme it is; null: none's
+     */
+    public record Goal(
+            @Nullable String technique,
+            @Nullable String chain,
+            boolean must,
+            @Nullable LocalDate week) {
+
+        public Goal {
+            if ((technique == null) == (chain == null)) {
+                throw new IllegalArgumentException("a goal is a technique or a chain, and not both");
+            }
+        }
+
+        /** The technique or the chain, as practice and marks name it. */
+        public String subject() {
+            return technique == null ? String.valueOf(chain) : technique;
+        }
+    }
+
+    /**
+     * A goal met on a day.
+     *
+     * @param goal the technique or the chain of one of the goals
+     * @param slot id of the weekly time
+     * @param kept whether the planner leaves it there
+     */
+    public record Placed(String goal, String slot, LocalDate on, boolean kept) {
+        public Placed {
+            Say.there("the goal that is placed", goal);
+            Say.there("the weekly time of " + goal, slot);
+            Say.there("the day of " + goal, on);
+        }
+
+        /** The id of the class it is met in. */
+        public String classId() {
+            return slot + "-" + on;
+        }
+    }
+
+    public TermPlan {
+        Say.id("a plan", id);
+        Say.there("the term of plan " + id, term);
+        Say.there("the track of plan " + id, track);
+        Say.within("the new items a class of plan " + id, fresh, 1, 6);
+        Say.within("the minutes of technique of plan " + id, minutes, 0, 240);
+        goals = Say.list(goals);
+        placed = Say.list(placed);
+        Set<String> subjects = new HashSet<>();
+        for (Goal goal : goals) {
+            if (!subjects.add(goal.subject())) {
+                throw new IllegalArgumentException("plan " + id + " names " + goal.subject() + " twice");
+            }
+        }
+        Set<String> meetings = new HashSet<>();
+        for (Placed one : placed) {
+            if (!subjects.contains(one.goal())) {
+                throw new IllegalArgumentException(
+                        "plan " + id + " places " + one.goal() + ", which is none of its goals");
+            }
+            if (!meetings.add(one.goal() + " " + one.classId())) {
+                throw new IllegalArgumentException("plan " + id + " places " + one.goal() + " twice on " + one.on());
+            }
+        }
+    }
+
+    /** The goal about a technique or a chain. */
+    public Optional<Goal> goal(String subject) {
+        return goals.stream().filter(goal -> goal.subject().equals(subject)).findFirst();
+    }
+
+    /** The same plan with its goals on other days. */
+    public TermPlan placing(List<Placed> others) {
+        return new TermPlan(id, term, track, fresh, minutes, goals, others);
+    }
+
+    /** The same plan about another technique where it was about one. */
+    public TermPlan about(String other, String instead) {
+        List<Goal> renamed = goals.stream()
+                .filter(goal -> !other.equals(goal.technique()) || goal(instead).isEmpty())
+                .map(goal -> other.equals(goal.technique()) ? new Goal(instead, null, goal.must(), goal.week()) : goal)
+                .toList();
+        List<Placed> moved = placed.stream()
+                .map(one -> one.goal().equals(other) ? new Placed(instead, one.slot(), one.on(), one.kept()) : one)
+                .distinct()
+                .toList();
+        Set<String> seen = new HashSet<>();
+        return new TermPlan(
+                id,
+                term,
+                track,
+                fresh,
+                minutes,
+                renamed,
+                moved.stream()
+                        .filter(one -> seen.add(one.goal() + " " + one.classId()))
+                        .toList());
+    }
+}

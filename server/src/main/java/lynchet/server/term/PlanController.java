@@ -1,0 +1,190 @@
+package lynchet.server.term;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import lynchet.core.club.Parts;
+import lynchet.core.term.TermPlan;
+import lynchet.core.term.plan.Impossible;
+import lynchet.core.term.plan.Planner;
+import lynchet.server.club.Known;
+import lynchet.server.club.OneThing;
+import lynchet.server.club.Taught;
+import lynchet.server.keep.ETags;
+import lynchet.server.keep.Jobs;
+import lynchet.server.keep.Progress;
+import lynchet.server.keep.Refusal;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What each track is taught in a term: looked at, moved by hand, and planned. */
+@RestController
+@RequestMapping("/api/plans")
+class PlanController {
+
+    private final TermDesk desk;
+    private final Taught taught;
+    private final Known known;
+    private final OneThing edits;
+    private final Jobs jobs;
+
+    PlanController(TermDesk desk, Taught taught, Known known, OneThing edits, Jobs jobs) {
+        this.desk = desk;
+        this.taught = taught;
+        this.known = known;
+        this.edits = edits;
+        this.jobs = jobs;
+    }
+
+    /** A plan in a line. */
+    record PlanLine(String id, String term, String track, int goals, String tag) {}
+
+    @GetMapping
+    List<PlanLine> all() {
+        return taught.now().taught().all(Parts.PLANS).stream()
+                .sorted(Comparator.comparing(TermPlan::id))
+                .map(plan -> new PlanLine(
+                        plan.id(), plan.term(), plan.track(), plan.goals().size(), ETags.of(plan)))
+                .toList();
+    }
+
+    /** A plan as it stands, with what is likely to be remembered. */
+    @GetMapping("/{id}")
+    ResponseEntity<PlanView> one(@PathVariable String id) {
+        TermPlan plan = desk.plan(id);
+        return ResponseEntity.ok().eTag(ETags.of(plan)).body(view(plan));
+    }
+
+    /** Looks at a plan as it would be; nothing is kept. */
+    @PostMapping("/views")
+    PlanView look(@RequestBody TermPlan plan) {
+        known.check(Parts.PLANS, plan);
+        return view(plan);
+    }
+
+    private PlanView view(TermPlan plan) {
+        TermDesk.Opened opened = desk.open(plan);
+        return PlanView.of(opened, opened.question().standing(), List.of());
+    }
+
+    /** What the track needs next, the most wanted first. */
+    @GetMapping("/{id}/wanted")
+    List<Wanted> wanted(@PathVariable String id) {
+        TermPlan plan = desk.plan(id);
+        return Wanted.of(plan.track(), desk.track(plan.track()), taught.now(), desk.today());
+    }
+
+    @PostMapping
+    ResponseEntity<TermPlan> add(@RequestBody TermPlan plan) {
+        known.check(Parts.PLANS, plan);
+        alone(plan);
+        return ETags.tagged(edits.add(Parts.PLANS, plan));
+    }
+
+    @PutMapping("/{id}")
+    ResponseEntity<TermPlan> change(
+            @PathVariable String id,
+            @RequestHeader(name = "If-Match", required = false) String tag,
+            @RequestBody TermPlan plan) {
+        known.check(Parts.PLANS, plan);
+        alone(plan);
+        return ETags.tagged(edits.change(Parts.PLANS, id, tag, plan));
+    }
+
+    @DeleteMapping("/{id}")
+    ResponseEntity<Void> remove(
+            @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {
+        edits.remove(Parts.PLANS, id, tag);
+        return ResponseEntity.noContent().build();
+    }
+
+    /** A track has one plan a term. */
+    private void alone(TermPlan plan) {
+        taught.now().taught().all(Parts.PLANS).stream()
+                .filter(other -> !other.id().equals(plan.id()))
+                .filter(other ->
+                        other.term().equals(plan.term()) && other.track().equals(plan.track()))
+                .findFirst()
+                .ifPresent(other -> {
+                    throw Refusal.bad(
+                            "PLAN_TWICE", "/track", "This track has a plan for this term already, " + other.id() + ".");
+                });
+    }
+
+    /**
+     * What planning found; nothing is kept until it is taken.
+     *
+     * @param changed ids of the classes that would change, in their order
+     */
+    record Proposal(PlanView view, Set<String> changed) {}
+
+    /** Plans what is to come of a plan; a job with the best so far, which leaves nothing behind. */
+    @PostMapping("/jobs")
+    Jobs.JobView work(@RequestBody TermPlan plan) {
+        known.check(Parts.PLANS, plan);
+        if (plan.goals().isEmpty()) {
+            throw Refusal.bad("PLAN_EMPTY", "/goals", "There is nothing to plan yet: choose what is to be taught.");
+        }
+        return jobs.start(Jobs.Kind.PLAN, "plan " + plan.id(), progress -> planned(plan, progress));
+    }
+
+    private Proposal planned(TermPlan plan, Progress progress) {
+        TermDesk.Opened opened = desk.open(plan);
+        if (opened.people().isEmpty()) {
+            throw Refusal.bad("PLAN_NOBODY", "/track", "Nobody of this track has come in the last eight weeks.");
+        }
+        var asked = opened.question().asked();
+        List<Impossible> impossible = Impossible.of(asked);
+        if (impossible.stream().anyMatch(one -> one.rule() == Impossible.Rule.CYCLE)) {
+            return new Proposal(PlanView.of(opened, opened.question().standing(), List.of()), Set.of());
+        }
+        Planner.Placing placing = Planner.plan(asked, (best, slice, of) -> {
+            progress.at("planning", slice, of);
+            progress.best(best.owed());
+        });
+        TermPlan answer = opened.question().answered(placing);
+        List<Impossible> together =
+                placing.owed() > 0 && impossible.isEmpty() ? List.of(Impossible.together(asked, placing)) : List.of();
+        TermDesk.Opened after = desk.open(answer);
+        return new Proposal(PlanView.of(after, after.question().standing(), together), changed(plan, answer));
+    }
+
+    private static Set<String> changed(TermPlan before, TermPlan after) {
+        Set<String> was = lines(before);
+        Set<String> is = lines(after);
+        Set<String> changed = new TreeSet<>();
+        before.placed().stream()
+                .filter(one -> !is.contains(one.goal() + " " + one.classId()))
+                .forEach(one -> changed.add(one.classId()));
+        after.placed().stream()
+                .filter(one -> !was.contains(one.goal() + " " + one.classId()))
+                .forEach(one -> changed.add(one.classId()));
+        return changed;
+    }
+
+    private static Set<String> lines(TermPlan plan) {
+        return plan.placed().stream()
+                .map(one -> one.goal() + " " + one.classId())
+                .collect(Collectors.toSet());
+    }
+
+    @GetMapping("/jobs/{id}")
+    Jobs.JobView progress(@PathVariable String id) {
+        return jobs.find(id).orElseThrow(() -> Refusal.missing("job", id));
+    }
+
+    @DeleteMapping("/jobs/{id}")
+    Jobs.JobView cancel(@PathVariable String id) {
+        return jobs.cancel(id).orElseThrow(() -> Refusal.missing("job", id));
+    }
+}

@@ -1,0 +1,232 @@
+package lynchet.server.term;
+
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SortedSet;
+import lynchet.core.map.Stage;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Fading;
+import lynchet.core.term.Grown;
+import lynchet.core.term.TermPlan;
+import lynchet.core.term.TermQuestion;
+import lynchet.core.term.plan.Asked;
+import lynchet.core.term.plan.Impossible;
+import lynchet.core.term.plan.Item;
+import lynchet.core.term.plan.Lesson;
+import lynchet.core.term.plan.PlanSays;
+import lynchet.core.term.plan.Planner;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A plan as the field and the week show it.
+ *
+ * @param grading the day of the exam; null: there is none
+ * @param people how many of the track come
+ * @param impossible why it cannot be planned; empty where nothing stands in the way
+ * @param says what is broken, to be minded, and why it is as it is
+ */
+record PlanView(
+        TermPlan plan,
+        String termName,
+        LocalDate from,
+        LocalDate until,
+        @Nullable LocalDate grading,
+        LocalDate today,
+        int people,
+        List<Lessoned> lessons,
+        List<GoalRow> rows,
+        List<Impossible> impossible,
+        List<PlanSays.Said> says) {
+
+    /**
+     * A class of the term.
+     *
+     * @param used minutes of technique that stand in it
+     * @param own whether a coach has made its blocks
+     */
+    record Lessoned(
+            String id,
+            String slot,
+            LocalDate date,
+            LocalTime start,
+            @Nullable String coach,
+            LocalDate week,
+            int minutes,
+            int used,
+            boolean over,
+            boolean own,
+            boolean cancelled,
+            boolean pinned) {}
+
+    /**
+     * A goal over the term.
+     *
+     * @param fresh whether the track meets it for the first time
+     * @param at places of the classes in which it is met
+     * @param kept those of them where it is kept
+     * @param before expected recall on the day of each class, before it, 0 to 1
+     * @param after and after it
+     * @param end expected recall on the day of the grading, or at the end of the term
+     * @param first minutes when it is shown first
+     */
+    record GoalRow(
+            String subject,
+            String name,
+            Stage stage,
+            boolean must,
+            boolean fresh,
+            @Nullable LocalDate week,
+            List<Integer> at,
+            List<Integer> kept,
+            List<Double> before,
+            List<Double> after,
+            double end,
+            int first,
+            int again) {}
+
+    static PlanView of(TermDesk.Opened opened, Planner.Placing placing, List<Impossible> more) {
+        TermQuestion question = opened.question();
+        Asked asked = question.asked();
+        List<Impossible> impossible = new ArrayList<>(Impossible.of(asked));
+        impossible.addAll(more);
+        List<PlanSays.Said> says = new ArrayList<>(opened.plan().goals().stream()
+                .filter(goal -> opened.tooYoung(goal) > 0)
+                .map(goal -> new PlanSays.Said(
+                        PlanSays.Level.BREAKS,
+                        opened.teaching().name(goal) + " is not for everybody here: " + opened.tooYoung(goal)
+                                + " are too young for it.",
+                        List.of(goal.subject()),
+                        null))
+                .toList());
+        says.addAll(PlanSays.of(asked, placing));
+        LocalDate end = opened.grading() == null ? opened.term().until() : opened.grading();
+        return new PlanView(
+                opened.plan(),
+                opened.term().name(),
+                opened.term().from(),
+                opened.term().until(),
+                opened.grading(),
+                opened.today(),
+                opened.people().size(),
+                question.classes().stream()
+                        .map(held -> lesson(held, question, placing))
+                        .toList(),
+                opened.plan().goals().stream()
+                        .map(goal -> row(goal, opened, placing, end))
+                        .toList(),
+                impossible,
+                says);
+    }
+
+    private static Lessoned lesson(TermQuestion.Held held, TermQuestion question, Planner.Placing placing) {
+        TrainingClass training = held.training();
+        Asked asked = question.asked();
+        int at = question.classes().indexOf(held);
+        Lesson lesson = asked.lessons().get(at);
+        int used = asked.items().stream()
+                .filter(item -> placing.of(item.id()).contains(at))
+                .mapToInt(item -> item.fresh() && placing.of(item.id()).first() == at ? item.first() : item.again())
+                .sum();
+        return new Lessoned(
+                training.id(),
+                lesson.slot(),
+                training.date(),
+                training.start(),
+                training.coach(),
+                lesson.week(),
+                lesson.minutes(),
+                used,
+                held.over(),
+                held.own() && !held.over(),
+                training.cancelled(),
+                training.pinned());
+    }
+
+    private static GoalRow row(TermPlan.Goal goal, TermDesk.Opened opened, Planner.Placing placing, LocalDate end) {
+        Asked asked = opened.question().asked();
+        Item item = asked.items().stream()
+                .filter(one -> one.id().equals(goal.subject()))
+                .findFirst()
+                .orElseThrow();
+        SortedSet<Integer> at = placing.of(goal.subject());
+        List<LocalDate> days = asked.lessons().stream().map(Lesson::date).toList();
+        List<LocalDate> dayBefore = days.stream().map(day -> day.minusDays(1)).toList();
+        List<Grown.Learner> now = opened.learners(goal.subject());
+        List<Grown.Learner> bare =
+                now.stream().map(one -> new Grown.Learner(null, one.comes())).toList();
+        double[] before = heights(opened, item, at, bare, now, dayBefore);
+        double[] after = heights(opened, item, at, bare, now, days);
+        double last = heights(opened, item, at, bare, now, List.of(end))[0];
+        List<Integer> kept = opened.plan().placed().stream()
+                .filter(one -> one.kept() && one.goal().equals(goal.subject()))
+                .flatMap(one -> asked.lessons().stream()
+                        .filter(lesson -> lesson.id().equals(one.classId()))
+                        .map(Lesson::index))
+                .toList();
+        return new GoalRow(
+                goal.subject(),
+                item.name(),
+                opened.teaching().stage(goal),
+                goal.must(),
+                item.fresh(),
+                goal.week(),
+                List.copyOf(at),
+                kept,
+                rounded(before),
+                rounded(after),
+                Math.round(1000 * last) / 1000.0,
+                item.first(),
+                item.again());
+    }
+
+    /** Until today by what was taught, from today on by how everybody stands and what is planned. */
+    private static double[] heights(
+            TermDesk.Opened opened,
+            Item item,
+            SortedSet<Integer> at,
+            List<Grown.Learner> bare,
+            List<Grown.Learner> now,
+            List<LocalDate> days) {
+        Asked asked = opened.question().asked();
+        LocalDate today = opened.today();
+        List<Grown.Met> met = at.stream()
+                .map(c -> asked.lessons().get(c))
+                .map(lesson -> new Grown.Met(lesson.date(), lesson.slot()))
+                .toList();
+        List<Grown.Met> toCome = at.stream()
+                .filter(c -> !opened.question().classes().get(c).over())
+                .map(c -> asked.lessons().get(c))
+                .map(lesson -> new Grown.Met(lesson.date(), lesson.slot()))
+                .toList();
+        int past = (int) days.stream().filter(day -> day.isBefore(today)).count();
+        double[] until = Grown.expected(item.fresh() ? bare : begun(now, today), met, days.subList(0, past));
+        double[] since = Grown.expected(now, toCome, days.subList(past, days.size()));
+        double[] all = new double[days.size()];
+        System.arraycopy(until, 0, all, 0, until.length);
+        System.arraycopy(since, 0, all, past, since.length);
+        return all;
+    }
+
+    /** What was known before the term is not kept day by day: as it stands now, if it is older than the day asked for. */
+    private static List<Grown.Learner> begun(List<Grown.Learner> now, LocalDate today) {
+        return now.stream()
+                .map(one -> {
+                    Fading has = one.now();
+                    return has == null || has.last().isAfter(today.minusWeeks(1))
+                            ? new Grown.Learner(
+                                    has == null ? null : new Fading(1, today.minusYears(1), 30), one.comes())
+                            : one;
+                })
+                .toList();
+    }
+
+    private static List<Double> rounded(double[] heights) {
+        List<Double> all = new ArrayList<>();
+        for (double height : heights) {
+            all.add(Math.round(1000 * height) / 1000.0);
+        }
+        return all;
+    }
+}

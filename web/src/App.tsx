@@ -18,6 +18,9 @@ const ChainEditorPage = lazy(() =>
 );
 const RanksPage = lazy(() => import('./rank/RanksPage').then((m) => ({ default: m.RanksPage })));
 const RankPage = lazy(() => import('./rank/RankPage').then((m) => ({ default: m.RankPage })));
+const TermPage = lazy(() => import('./term/TermPage').then((m) => ({ default: m.TermPage })));
+const TermForm = lazy(() => import('./term/TermForm').then((m) => ({ default: m.TermFormPage })));
+const WeekSheet = lazy(() => import('./term/WeekSheet').then((m) => ({ default: m.WeekSheet })));
 const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.MatPage })));
 const WallPage = lazy(() => import('./mat/pair/WallPage').then((m) => ({ default: m.WallPage })));
 const SheetPage = lazy(() => import('./mat/SheetPage').then((m) => ({ default: m.SheetPage })));
@@ -97,6 +100,10 @@ export function App() {
               <Route path="/chains/:id" element={<ChainEditorPage />} />
               <Route path="/ranks" element={<RanksPage />} />
               <Route path="/ranks/:ladder/:rank" element={<RankPage />} />
+              <Route path="/term" element={<TermPage />} />
+              <Route path="/term/terms/:id" element={<TermForm />} />
+              <Route path="/term/week" element={<WeekSheet />} />
+              <Route path="/term/:id" element={<TermPage />} />
               <Route path="/mat" element={<MatPage />} />
               <Route path="/mat/week" element={<WeekPage />} />
               <Route path="/mat/:id/off" element={<OffPage />} />

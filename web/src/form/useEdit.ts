@@ -29,6 +29,8 @@ export const PLACES = {
   reactions: { path: '/map/reactions', kind: 'reaction', shows: MAP },
   tracks: { path: '/tracks', kind: 'track', shows: ['tracks', 'classes', 'people', 'names'] },
   closures: { path: '/closures', kind: 'closure', shows: ['closures', 'classes'] },
+  terms: { path: '/terms', kind: 'term', shows: ['terms', 'plans', 'classes'] },
+  plans: { path: '/plans', kind: 'plan', shows: ['plans', 'classes'] },
   patterns: { path: '/patterns', kind: 'pattern', shows: ['patterns'] },
   classes: { path: '/classes', kind: 'class', shows: ['classes'], isPut: true },
   people: { path: '/people', kind: 'student', shows: ['people', 'names'], isUndone: false },

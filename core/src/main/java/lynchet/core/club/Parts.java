@@ -131,7 +131,10 @@ public final class Parts {
                     to.refer("PLAN_TECHNIQUE", at + "/technique", TECHNIQUE, goal.technique());
                     to.refer("PLAN_CHAIN", at + "/chain", CHAIN, goal.chain());
                 });
-                each(plan.placed(), "placed", (one, at) -> to.refer("PLAN_SLOT", at + "/slot", SLOT, one.slot()));
+                each(plan.placed(), "placed", (one, at) -> {
+                    to.refer("PLAN_GOAL", at + "/goal", SUBJECT, one.goal());
+                    to.refer("PLAN_SLOT", at + "/slot", SLOT, one.slot());
+                });
             });
 
     public static final Part<ClassPattern> PATTERNS = Part.taught(

@@ -42,7 +42,7 @@ public final class PlannedClasses {
                     .sorted(Comparator.comparing(TermPlan.Placed::on).thenComparing(TermPlan.Placed::slot))
                     .forEach(one -> plan.goal(one.goal())
                             .ifPresent(goal -> byClass.computeIfAbsent(one.classId(), id -> new ArrayList<>())
-                                    .add(new Stands(goal, met.add(one.goal())))));
+                                    .add(new Stands(goal, met.add(one.goal()) && !goal.known()))));
         }
     }
 

@@ -36,14 +36,12 @@ public final class Teaching {
 
     private final GrapplingMap map;
     private final Map<String, Chain> chains = new HashMap<>();
-    private final Map<String, Link> firstLinks = new HashMap<>();
+    private final Map<String, List<Link>> links;
 
     public Teaching(GrapplingMap map, Collection<Chain> chains) {
         this.map = map;
         chains.forEach(chain -> this.chains.put(chain.id(), chain));
-        map.links().stream()
-                .filter(link -> !link.retired())
-                .forEach(link -> firstLinks.putIfAbsent(link.technique(), link));
+        links = map.links().stream().filter(link -> !link.retired()).collect(Collectors.groupingBy(Link::technique));
     }
 
     public GrapplingMap map() {
@@ -73,14 +71,26 @@ public final class Teaching {
                 .orElse(goal.subject());
     }
 
-    /** Where it begins on the hillside; half down where nobody knows. */
+    /** Where it mostly begins on the hillside, the later of two; half down where nobody knows. */
     public Stage stage(TermPlan.Goal goal) {
-        return chain(goal)
-                .map(Chain::start)
-                .or(() -> Optional.ofNullable(firstLinks.get(goal.technique())).map(Link::from))
-                .filter(position -> map.position(position).isPresent())
-                .map(map::stageOf)
-                .orElse(Stage.HALF_DOWN);
+        return from(goal).map(map::stageOf).orElse(Stage.HALF_DOWN);
+    }
+
+    /** The position it mostly begins in. */
+    private Optional<String> from(TermPlan.Goal goal) {
+        if (goal.chain() != null) {
+            return chain(goal).map(Chain::start).filter(position -> map.position(position)
+                    .isPresent());
+        }
+        List<Link> its = links.getOrDefault(goal.technique(), List.of());
+        Map<Stage, Long> many =
+                its.stream().collect(Collectors.groupingBy(link -> map.stageOf(link.from()), Collectors.counting()));
+        return many.entrySet().stream()
+                .max(Map.Entry.<Stage, Long>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
+                .flatMap(most -> its.stream()
+                        .map(Link::from)
+                        .filter(position -> map.stageOf(position) == most.getKey())
+                        .findFirst());
     }
 
     boolean standing(TermPlan.Goal goal) {
@@ -89,10 +99,7 @@ public final class Teaching {
 
     /** Where positional rounds for it begin; empty where it starts on the feet. */
     Optional<String> roundsFrom(TermPlan.Goal goal) {
-        return standing(goal)
-                ? Optional.empty()
-                : chain(goal).map(Chain::start).or(() -> Optional.ofNullable(firstLinks.get(goal.technique()))
-                        .map(Link::from));
+        return standing(goal) ? Optional.empty() : from(goal);
     }
 
     /** Minutes when it is shown for the first time. */

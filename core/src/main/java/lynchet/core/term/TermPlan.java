@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param track id of the track
  * @param fresh new items that a class bears, 1 to 6
  * @param minutes of technique in a class, 0 to 240; 0: half of the class
- * @param placed on which days the goals are met, by weekly time
+ * @param placed on which days the goals are met, by weekly time; what is no goal stands there for nothing
  */
 public record TermPlan(
         String id,
@@ -32,12 +32,14 @@ public record TermPlan(
      *
      * @param must whether it has to be there; else it comes if time allows
      * @param week monday of the week whose theme it is; null: none's
+     * @param known whether the track had met it before the plan was made: then nothing of it is new
      */
     public record Goal(
             @Nullable String technique,
             @Nullable String chain,
             boolean must,
-            @Nullable LocalDate week) {
+            @Nullable LocalDate week,
+            boolean known) {
 
         public Goal {
             if ((technique == null) == (chain == null)) {
@@ -78,19 +80,15 @@ public record TermPlan(
         Say.within("the new items a class of plan " + id, fresh, 1, 6);
         Say.within("the minutes of technique of plan " + id, minutes, 0, 240);
         goals = Say.list(goals);
-        placed = Say.list(placed);
         Set<String> subjects = new HashSet<>();
         for (Goal goal : goals) {
             if (!subjects.add(goal.subject())) {
                 throw new IllegalArgumentException("plan " + id + " names " + goal.subject() + " twice");
             }
         }
+        placed = Say.list(placed);
         Set<String> meetings = new HashSet<>();
         for (Placed one : placed) {
-            if (!subjects.contains(one.goal())) {
-                throw new IllegalArgumentException(
-                        "plan " + id + " places " + one.goal() + ", which is none of its goals");
-            }
             if (!meetings.add(one.goal() + " " + one.classId())) {
                 throw new IllegalArgumentException("plan " + id + " places " + one.goal() + " twice on " + one.on());
             }
@@ -102,16 +100,18 @@ public record TermPlan(
         return goals.stream().filter(goal -> goal.subject().equals(subject)).findFirst();
     }
 
-    /** The same plan with its goals on other days. */
-    public TermPlan placing(List<Placed> others) {
-        return new TermPlan(id, term, track, fresh, minutes, goals, others);
+    /** The same plan with its goals as they are known now, on other days. */
+    public TermPlan placing(List<Goal> asKnown, List<Placed> others) {
+        return new TermPlan(id, term, track, fresh, minutes, asKnown, others);
     }
 
     /** The same plan about another technique where it was about one. */
     public TermPlan about(String other, String instead) {
         List<Goal> renamed = goals.stream()
                 .filter(goal -> !other.equals(goal.technique()) || goal(instead).isEmpty())
-                .map(goal -> other.equals(goal.technique()) ? new Goal(instead, null, goal.must(), goal.week()) : goal)
+                .map(goal -> other.equals(goal.technique())
+                        ? new Goal(instead, null, goal.must(), goal.week(), goal.known())
+                        : goal)
                 .toList();
         List<Placed> moved = placed.stream()
                 .map(one -> one.goal().equals(other) ? new Placed(instead, one.slot(), one.on(), one.kept()) : one)

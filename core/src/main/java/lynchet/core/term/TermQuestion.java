@@ -197,6 +197,17 @@ public final class TermQuestion {
                                 : new TermPlan.Placed(goal.subject(), training.slot(), training.date(), false));
             }
         }
-        return plan.placing(placed);
+        List<TermPlan.Goal> goals = plan.goals().stream()
+                .map(goal -> new TermPlan.Goal(
+                        goal.technique(), goal.chain(), goal.must(), goal.week(), isKnown(goal.subject())))
+                .toList();
+        return plan.placing(goals, placed);
+    }
+
+    /** Whether the track knew it before the term, or was taught it since. */
+    private boolean isKnown(String subject) {
+        boolean isTaught = asked.set().getOrDefault(subject, new TreeSet<>()).stream()
+                .anyMatch(at -> classes.get(at).over());
+        return isTaught || asked.items().stream().anyMatch(item -> item.id().equals(subject) && !item.fresh());
     }
 }

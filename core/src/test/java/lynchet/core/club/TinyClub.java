@@ -99,7 +99,7 @@ public final class TinyClub {
             "all",
             2,
             0,
-            List.of(new TermPlan.Goal("hip-bump", null, true, null)),
+            List.of(new TermPlan.Goal("hip-bump", null, true, null, false)),
             List.of(new TermPlan.Placed("hip-bump", "mondays", DAY, false))));
     final List<Start> starts = one(new Start("st1", "c1", "b", "guard", true, null, "coach"));
     final List<Pairing> pairings =

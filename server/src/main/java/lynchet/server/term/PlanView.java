@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.SortedSet;
 import lynchet.core.map.Stage;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.people.Fading;
 import lynchet.core.term.Grown;
 import lynchet.core.term.TermPlan;
 import lynchet.core.term.TermQuestion;
@@ -156,9 +155,9 @@ record PlanView(
         List<Grown.Learner> now = opened.learners(goal.subject());
         List<Grown.Learner> bare =
                 now.stream().map(one -> new Grown.Learner(null, one.comes())).toList();
-        double[] before = heights(opened, item, at, bare, now, dayBefore);
-        double[] after = heights(opened, item, at, bare, now, days);
-        double last = heights(opened, item, at, bare, now, List.of(end))[0];
+        double[] before = heights(opened, at, bare, now, dayBefore);
+        double[] after = heights(opened, at, bare, now, days);
+        double last = heights(opened, at, bare, now, List.of(end))[0];
         List<Integer> kept = opened.plan().placed().stream()
                 .filter(one -> one.kept() && one.goal().equals(goal.subject()))
                 .flatMap(one -> asked.lessons().stream()
@@ -181,10 +180,9 @@ record PlanView(
                 item.again());
     }
 
-    /** Until today by what was taught, from today on by how everybody stands and what is planned. */
+    /** Until today by what was taught this term, from today on by how everybody stands and what is planned. */
     private static double[] heights(
             TermDesk.Opened opened,
-            Item item,
             SortedSet<Integer> at,
             List<Grown.Learner> bare,
             List<Grown.Learner> now,
@@ -201,25 +199,12 @@ record PlanView(
                 .map(lesson -> new Grown.Met(lesson.date(), lesson.slot()))
                 .toList();
         int past = (int) days.stream().filter(day -> day.isBefore(today)).count();
-        double[] until = Grown.expected(item.fresh() ? bare : begun(now, today), met, days.subList(0, past));
+        double[] until = Grown.expected(bare, met, days.subList(0, past));
         double[] since = Grown.expected(now, toCome, days.subList(past, days.size()));
         double[] all = new double[days.size()];
         System.arraycopy(until, 0, all, 0, until.length);
         System.arraycopy(since, 0, all, past, since.length);
         return all;
-    }
-
-    /** What was known before the term is not kept day by day: as it stands now, if it is older than the day asked for. */
-    private static List<Grown.Learner> begun(List<Grown.Learner> now, LocalDate today) {
-        return now.stream()
-                .map(one -> {
-                    Fading has = one.now();
-                    return has == null || has.last().isAfter(today.minusWeeks(1))
-                            ? new Grown.Learner(
-                                    has == null ? null : new Fading(1, today.minusYears(1), 30), one.comes())
-                            : one;
-                })
-                .toList();
     }
 
     private static List<Double> rounded(double[] heights) {

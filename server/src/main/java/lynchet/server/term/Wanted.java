@@ -89,9 +89,9 @@ record Wanted(
         return switch (item.kind()) {
             case TECHNIQUE ->
                 item.role() == Role.PERFORMER
-                        ? Optional.of(new TermPlan.Goal(item.ref(), null, true, null))
+                        ? Optional.of(new TermPlan.Goal(item.ref(), null, true, null, false))
                         : Optional.empty();
-            case CHAIN -> Optional.of(new TermPlan.Goal(null, item.ref(), true, null));
+            case CHAIN -> Optional.of(new TermPlan.Goal(null, item.ref(), true, null, false));
             case COUNTER, WORDS, FORM, POSITION_GOAL, LIVE_ROUNDS, HELPING_HOURS -> Optional.empty();
         };
     }

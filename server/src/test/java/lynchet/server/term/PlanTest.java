@@ -140,14 +140,15 @@ class PlanTest {
         JsonNode view =
                 coach.post("/api/plans/views", moved.toString()).expect(200).json();
         assertThat(broken(view)).isNotEmpty();
-        moved.withArray("placed")
-                .addObject()
-                .put("goal", "no-goal")
+        ObjectNode twice = moved.withArray("placed").addObject();
+        twice.put("goal", subject)
                 .put("slot", "juniors")
                 .put("on", "2026-12-01")
                 .put("kept", false);
-        assertThat(coach.post("/api/plans/views", moved.toString()).status()).isEqualTo(400);
-        assertThat(subject).isNotEmpty();
+        moved.withArray("placed").add(twice.deepCopy());
+        HttpUser.Answer refused = coach.post("/api/plans/views", moved.toString());
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.text()).contains("twice on 2026-12-01");
     }
 
     @Test

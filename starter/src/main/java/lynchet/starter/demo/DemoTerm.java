@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import lynchet.core.chain.Chain;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.ClassSum;
@@ -28,11 +29,11 @@ final class DemoTerm {
     private static final Map<String, List<TermPlan.Goal>> NEW = Map.of(
             "fundamentals",
             List.of(
-                    new TermPlan.Goal(null, "out-of-mount", false, null),
-                    new TermPlan.Goal("pendulum-sweep", null, false, null),
-                    new TermPlan.Goal("sliding-collar-choke", null, false, null)),
+                    new TermPlan.Goal(null, "out-of-mount", false, null, false),
+                    new TermPlan.Goal("pendulum-sweep", null, false, null, false),
+                    new TermPlan.Goal("sliding-collar-choke", null, false, null, false)),
             "juniors",
-            List.of(new TermPlan.Goal("knee-wheel", null, false, null)));
+            List.of(new TermPlan.Goal("knee-wheel", null, false, null, false)));
 
     /** Items that have to be there; the rest comes if time allows. */
     private static final int MUST = 5;
@@ -58,37 +59,38 @@ final class DemoTerm {
                 .add(entry.technique()));
         List<Track> tracks = DemoClasses.tracks(today);
         Teaching teaching = new Teaching(map, chains);
-        List<TermPlan> plans = new ArrayList<>();
-        for (String track : List.of("fundamentals", "juniors")) {
-            List<String> usual = DemoClasses.techniques(track);
-            List<TermPlan.Goal> goals = new ArrayList<>();
-            for (String technique : usual) {
-                goals.add(new TermPlan.Goal(technique, null, goals.size() < MUST, null));
-            }
-            goals.addAll(NEW.get(track));
-            TermPlan plan = new TermPlan(term.id() + "-" + track, term.id(), track, 2, 0, goals, List.of());
-            List<TermQuestion.Held> held =
-                    Calendar.of(tracks, List.of(term), closures).between(term.from(), term.until()).stream()
-                            .filter(one -> one.track().equals(track))
-                            .map(one -> classes.stream()
-                                    .filter(kept -> kept.id().equals(one.id()))
-                                    .findFirst()
-                                    .orElse(one))
-                            .map(one -> new TermQuestion.Held(
-                                    one,
-                                    one.date().isBefore(today),
-                                    !one.blocks().isEmpty(),
-                                    taught.getOrDefault(one.id(), Set.of())))
-                            .toList();
-            TermQuestion question = TermQuestion.of(
-                    plan,
-                    null,
-                    held,
-                    teaching,
-                    usual::contains,
-                    track.equals("juniors") ? ClassSum.FEW_FALLS : ClassSum.MOST_FALLS);
-            plans.add(question.answered(Planner.quickly(question.asked())));
-        }
-        return plans;
+        return Stream.of("fundamentals", "juniors")
+                .parallel()
+                .map(track -> {
+                    List<String> usual = DemoClasses.techniques(track);
+                    List<TermPlan.Goal> goals = new ArrayList<>();
+                    for (String technique : usual) {
+                        goals.add(new TermPlan.Goal(technique, null, goals.size() < MUST, null, false));
+                    }
+                    goals.addAll(NEW.get(track));
+                    TermPlan plan = new TermPlan(term.id() + "-" + track, term.id(), track, 2, 0, goals, List.of());
+                    List<TermQuestion.Held> held =
+                            Calendar.of(tracks, List.of(term), closures).between(term.from(), term.until()).stream()
+                                    .filter(one -> one.track().equals(track))
+                                    .map(one -> classes.stream()
+                                            .filter(kept -> kept.id().equals(one.id()))
+                                            .findFirst()
+                                            .orElse(one))
+                                    .map(one -> new TermQuestion.Held(
+                                            one,
+                                            one.date().isBefore(today),
+                                            !one.blocks().isEmpty(),
+                                            taught.getOrDefault(one.id(), Set.of())))
+                                    .toList();
+                    TermQuestion question = TermQuestion.of(
+                            plan,
+                            term.gradingDays().get(0),
+                            held,
+                            teaching,
+                            usual::contains,
+                            track.equals("juniors") ? ClassSum.FEW_FALLS : ClassSum.MOST_FALLS);
+                    return question.answered(Planner.quickly(question.asked()));
+                })
+                .toList();
     }
 }

@@ -31,6 +31,7 @@ public final class Planner {
     private static final int TRIES = 6;
     private static final int SLICES = 8;
     private static final int LOOKS = 30_000;
+    private static final int FEW_LOOKS = 3_000;
     private static final String NOTHING_OWED = "0hard/0medium/-1000000soft";
 
     /** Looks on while it is planned. */
@@ -75,26 +76,26 @@ public final class Planner {
 
     /** A plan that keeps every rule, found in one look; wishes may be left open. */
     public static Placing quickly(Asked asked) {
-        return plan(asked, Watch.NOBODY, 1);
+        return bettered(asked, needed(asked, Watch.NOBODY, FEW_LOOKS), Watch.NOBODY, 1, FEW_LOOKS);
     }
 
     static Placing plan(Asked asked, Watch watch, int slices) {
         if (!asked.was().isEmpty()) {
-            Placing mended = bettered(asked, new Placing(asked.was(), 0), watch, slices);
+            Placing mended = bettered(asked, new Placing(asked.was(), 0), watch, slices, LOOKS);
             if (mended.owed() == 0) {
                 return mended;
             }
         }
-        return bettered(asked, needed(asked, watch), watch, slices);
+        return bettered(asked, needed(asked, watch, LOOKS), watch, slices, LOOKS);
     }
 
     /** The best that is found from where a plan stands. */
-    private static Placing bettered(Asked asked, Placing from, Watch watch, int slices) {
+    private static Placing bettered(Asked asked, Placing from, Watch watch, int slices, int looks) {
         Timetable best = new Setting(asked, from, asked.meetings()).timetable(ordered(asked.items()));
         HardMediumSoftScore before = null;
         for (int slice = 0; slice < slices; slice++) {
             watch.best(placing(best), TRIES + slice, TRIES + slices);
-            best = solver(slice, new TerminationConfig()).solve(best);
+            best = solver(slice, looks, new TerminationConfig()).solve(best);
             boolean isSettled = best.score().equals(before);
             before = best.score();
             if (isSettled) {
@@ -105,7 +106,7 @@ public final class Planner {
     }
 
     /** Only what must be there, before anything else takes its room; in another order where one leaves something owed. */
-    private static Placing needed(Asked asked, Watch watch) {
+    private static Placing needed(Asked asked, Watch watch, int looks) {
         Placing best = null;
         for (int attempt = 0; attempt < TRIES && (best == null || best.owed() > 0); attempt++) {
             List<Item> order = ordered(asked.items());
@@ -113,7 +114,7 @@ public final class Planner {
                 Collections.shuffle(order, new Random(attempt));
             }
             order.sort(Comparator.comparing(item -> !item.must()));
-            Placing found = placing(solver(attempt, new TerminationConfig().withBestScoreLimit(NOTHING_OWED))
+            Placing found = placing(solver(attempt, looks, new TerminationConfig().withBestScoreLimit(NOTHING_OWED))
                     .solve(new Setting(asked, null, Item.MEETINGS).timetable(order)));
             best = best == null || found.owed() < best.owed() ? found : best;
             watch.best(best, attempt, TRIES + SLICES);
@@ -121,7 +122,8 @@ public final class Planner {
         return best;
     }
 
-    private static ai.timefold.solver.core.api.solver.Solver<Timetable> solver(int seed, TerminationConfig until) {
+    private static ai.timefold.solver.core.api.solver.Solver<Timetable> solver(
+            int seed, int looks, TerminationConfig until) {
         return SolverFactory.<Timetable>create(new SolverConfig()
                         .withSolutionClass(Timetable.class)
                         .withEntityClasses(Meeting.class)
@@ -133,7 +135,7 @@ public final class Planner {
                                         .withConstructionHeuristicType(ConstructionHeuristicType.FIRST_FIT),
                                 new LocalSearchPhaseConfig()
                                         .withLocalSearchType(LocalSearchType.LATE_ACCEPTANCE)
-                                        .withTerminationConfig(until.withScoreCalculationCountLimit((long) LOOKS))))
+                                        .withTerminationConfig(until.withScoreCalculationCountLimit((long) looks))))
                 .buildSolver();
     }
 

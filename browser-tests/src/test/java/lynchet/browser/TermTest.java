@@ -1,0 +1,123 @@
+package lynchet.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.List;
+import lynchet.browser.Coach.With;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+
+/** A term as a field and by week, moved by key and by thumb, planned anew, and made in a club that has none. */
+@Execution(ExecutionMode.CONCURRENT)
+class TermTest {
+
+    private static PackagedServer.Own club;
+
+    @BeforeAll
+    static void open() throws Exception {
+        club = new PackagedServer.Own(Path.of("target/term.log"), true, "2026-11-24", List.of());
+        club.start();
+    }
+
+    @AfterAll
+    static void close() throws Exception {
+        club.kill();
+    }
+
+    private static final By MARKS = By.cssSelector("[data-goal] button:not([data-over])");
+
+    @Test
+    void aMarkMovesByKeyAndTheFieldSaysWhatThatBreaks() {
+        try (Coach coach = new Coach(With.KEYBOARD, 1280, 800, club.address)) {
+            coach.signIn("coach");
+            coach.go("/term/running-term-juniors");
+            coach.see("h2", "Why the plan is as it is");
+            coach.nothingIsWrongHere();
+            WebElement mark = coach.see(MARKS);
+            String was = mark.getAttribute("aria-label");
+            mark.sendKeys(Keys.ARROW_RIGHT);
+            coach.see("div", "is met on");
+            coach.until("the mark stands elsewhere", () -> coach.all("[data-goal] button").stream()
+                    .noneMatch(one -> was.equals(one.getAttribute("aria-label"))));
+            coach.see("aside li[aria-current]");
+            coach.touch(coach.see("button", "Undo"));
+            coach.see("div", "Taken back");
+            coach.until("the mark is back", () -> coach.all("[data-goal] button").stream()
+                    .anyMatch(one -> was.equals(one.getAttribute("aria-label"))));
+        }
+    }
+
+    @Test
+    void aPlanIsMadeAnewLookedAtAndTaken() {
+        try (Coach coach = new Coach(With.FINGER, 1024, 768, club.address)) {
+            coach.signIn("head");
+            coach.go("/term/running-term-fundamentals?do=goals");
+            coach.see("h3", "What they need next");
+            coach.see("button", "Take the first");
+            coach.nothingIsWrongHere();
+            String dropped =
+                    coach.see(By.cssSelector("ul[aria-label=Goals] li strong")).getText();
+            coach.touch(coach.see(By.cssSelector("[aria-label='Drop " + dropped + "']")));
+            coach.see("div", dropped + " is dropped");
+            coach.touch(coach.see("button", "Replan"));
+            coach.see("button", "Leave it");
+            coach.see("h2", "change");
+            coach.nothingIsWrongHere();
+            if (!coach.all("button").stream()
+                    .filter(one -> one.getText().equals("Take it"))
+                    .toList()
+                    .isEmpty()) {
+                coach.touch(coach.see("button", "Take it"));
+                coach.see("div", "The plan is taken");
+            }
+            coach.go("/term/running-term-fundamentals?view=week");
+            coach.see("th", "Tue 18:30");
+            coach.touch(coach.see(By.cssSelector("td button:not([data-over])")));
+            coach.see("a", "Class sheet");
+            coach.nothingIsWrongHere();
+            coach.go("/term/week");
+            coach.see("h3", "Juniors");
+            assertThat(coach.printedPages()).isEqualTo(1);
+            coach.nothingIsWrongHere();
+        }
+    }
+
+    @Test
+    void aTermIsMadeByHand() {
+        try (Coach coach = new Coach(With.KEYBOARD, 1280, 800, club.address)) {
+            coach.signIn("head");
+            coach.go("/term/terms/new");
+            coach.type(coach.field("Name"), "Summer");
+            coach.use("button", "Save");
+            coach.see("div", "The term is kept");
+            coach.touch(coach.see("input[aria-label=Plan]"));
+            coach.touch(
+                    coach.see(By.xpath("//div[@role='option'][contains(., 'Plan Throws') and contains(., 'Summer')]")));
+            coach.see("h2", "Nothing is to be taught yet");
+            coach.touch(coach.see("button", "Take the first"));
+            coach.see("div", "to be taught");
+            coach.see("[data-goal]");
+            coach.touch(coach.see("button", "Plan it"));
+            coach.see("button", "Leave it");
+            coach.nothingIsWrongHere();
+        }
+    }
+
+    @Test
+    void onThePhoneTheFieldIsAList() {
+        try (Coach coach = new Coach(With.FINGER, 390, 844, club.address)) {
+            coach.signIn("coach");
+            coach.go("/term/running-term-juniors");
+            coach.see("[data-goal]");
+            coach.see("h2", "Why the plan is as it is");
+            coach.nothingIsWrongHere();
+        }
+    }
+}

@@ -1,0 +1,39 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { read, readTagged } from './client';
+import type { Job, PlanLine, PlanView, Terms, Wanted } from './types';
+
+/** The terms, the latest first. */
+export const useTerms = () => useQuery<Terms>({ queryKey: ['terms'], queryFn: () => read('/terms') });
+
+/** The plans in a line each. */
+export const usePlans = () => useQuery<PlanLine[]>({ queryKey: ['plans'], queryFn: () => read('/plans') });
+
+/** A plan with what is likely to be remembered. */
+export const usePlanView = (id: string | undefined) =>
+  useQuery<{ value: PlanView; tag: string }>({
+    queryKey: ['plans', id],
+    queryFn: () => readTagged(`/plans/${id}`),
+    enabled: id !== undefined,
+    placeholderData: (before) => (before?.value.plan.id === id ? before : undefined),
+  });
+
+/** What the track needs next. */
+export const useWanted = (id: string) =>
+  useQuery<Wanted[]>({
+    queryKey: ['plans', id, 'wanted'],
+    queryFn: () => read(`/plans/${id}/wanted`),
+    placeholderData: keepPreviousData,
+  });
+
+const OVER = ['DONE', 'FAILED', 'CANCELLED'];
+
+export const isOver = (job: Job | undefined) => OVER.includes(job?.state ?? '');
+
+/** How far planning is. */
+export const usePlanJob = (id: string | null) =>
+  useQuery<Job>({
+    queryKey: ['planning', id],
+    queryFn: () => read(`/plans/jobs/${id}`),
+    enabled: id !== null,
+    refetchInterval: (query) => (isOver(query.state.data) ? false : 300),
+  });

@@ -51,6 +51,8 @@ type Save<T> = {
   /** The tag of what was changed; null: it is new. */
   tag: string | null;
   done: string;
+  /** Takes it back from its notice, where that is not the journal's. */
+  back?: () => void;
 };
 
 /** Reads again what shows things of these places; the first one, which the eye is on, before anything is said. */
@@ -108,21 +110,22 @@ export function useEdit(onRefused?: (problem: Problem) => void) {
     }
   };
   /** Says what was done; only what this very save changed can be taken back from its notice. */
-  const told = async (place: Place, edit: string | null, done: string) => {
+  const told = async (place: Place, edit: string | null, done: string, back?: () => void) => {
     await changed(at(place).shows);
-    say.done(done, edit === null || at(place).isUndone === false ? undefined : () => undo(edit));
+    const isTheJournals = edit !== null && at(place).isUndone !== false;
+    say.done(done, back ?? (isTheJournals ? () => undo(edit) : undefined));
   };
   return {
     problem,
     saving,
     forget: () => setProblem(null),
-    save: <T extends { id: string }>({ place, body, tag, done }: Save<T>) =>
+    save: <T extends { id: string }>({ place, body, tag, done, back }: Save<T>) =>
       attempt(async () => {
         const { path, isPut } = at(place);
         const { edit, value } = await (tag === null && !isPut
           ? sendEdit<T>('POST', path, body)
           : sendEdit<T>('PUT', `${path}/${body.id}`, body, tag ?? undefined));
-        await told(place, edit, done);
+        await told(place, edit, done, back);
         return value;
       }),
     retire: (place: Place, id: string, tag: string, done: string) =>

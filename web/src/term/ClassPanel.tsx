@@ -39,6 +39,16 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
         {lesson.own && ' · made by hand: the plan leaves it alone'}
         {lesson.cancelled && ' · called off'}
       </p>
+      {view.says
+        .filter((said) => said.level === 'BREAKS')
+        .filter(
+          (said) => said.lesson === lesson.id || (chosen?.subject && said.items.includes(chosen.subject)),
+        )
+        .map((said) => (
+          <p key={said.sentence} role="status" className={classes.breaks}>
+            {said.sentence}
+          </p>
+        ))}
       <ul className={classes.inClass}>
         {rows.map((row) => (
           <li key={row.subject} aria-current={chosen?.subject === row.subject || undefined}>
@@ -55,7 +65,7 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
                       size="compact-md"
                       variant="default"
                       disabled={!to}
-                      aria-label={`${row.name} ${step < 0 ? 'earlier' : 'later'}`}
+                      aria-label={`${step < 0 ? '← earlier' : 'later →'}: ${row.name}`}
                       onClick={() =>
                         to &&
                         onChange(

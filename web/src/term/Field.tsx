@@ -126,6 +126,7 @@ function Plot({ view, row, x, now, chosen, onChoose, onMove }: PlotProps) {
       <span className={classes.name}>
         {row.name}
         {!row.must && <small>if time allows</small>}
+        <small className={classes.next}>{nextOf(view, row)}</small>
       </span>
       <div className={classes.strip}>
         <svg viewBox={`0 0 100 ${HIGH}`} preserveAspectRatio="none" aria-hidden="true">
@@ -185,4 +186,12 @@ function Plot({ view, row, x, now, chosen, onChoose, onMove }: PlotProps) {
       </span>
     </div>
   );
+}
+
+/** When it is met next; on a phone, where there is no strip. */
+function nextOf(view: PlanView, row: GoalRow) {
+  const next = row.at.find((n) => !view.lessons[n].over);
+  return next === undefined
+    ? 'not met again'
+    : `${isNewIn(row, next) ? 'new' : 'next'} ${date(view.lessons[next].date)}`;
 }

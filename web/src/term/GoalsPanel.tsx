@@ -201,7 +201,7 @@ export function GoalsPanel({ view, onChange, onClose }: Props) {
                     <Button
                       size="compact-sm"
                       variant="default"
-                      aria-label={`Teach ${one.name}`}
+                      aria-label={`add ${one.name}`}
                       onClick={() =>
                         add(
                           {

@@ -1,5 +1,5 @@
 import { Button, Progress, SegmentedControl, Select } from '@mantine/core';
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useSession, useTracks } from '../api/queries';
 import { usePlans, usePlanView, useTerms } from '../api/terms';
@@ -163,8 +163,17 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
       item: next?.subject ?? null,
       do: null,
     });
-  const save = async (plan: TermPlan, says: string) =>
-    edit.save({ place: 'plans', body: plan, tag, done: says });
+  const latest = useRef(tag);
+  latest.current = tag;
+  /** Whoever may change a plan may take the change back, from its notice. */
+  const save = async (plan: TermPlan, says: string, before: TermPlan | null = kept.plan) =>
+    edit.save({
+      place: 'plans',
+      body: plan,
+      tag: latest.current,
+      done: says,
+      back: before ? () => void save(before, 'Taken back.', null) : undefined,
+    });
   const mayMove = mayWrite && !proposal && !planning.isRunning;
   const onChange = mayMove
     ? (plan: TermPlan, says: string, to?: number) => {
@@ -196,7 +205,10 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
           <Button
             variant={kept.plan.goals.length === 0 ? 'default' : 'filled'}
             disabled={!mayMove || kept.plan.goals.length === 0}
-            onClick={() => planning.start(kept.plan)}
+            onClick={() => {
+              go({ do: null, class: null, item: null });
+              void planning.start(kept.plan);
+            }}
           >
             {hasPlaces ? 'Replan' : 'Plan it'}
           </Button>
@@ -278,7 +290,11 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
             </p>
           )}
           {doing === 'goals' || (kept.plan.goals.length === 0 && mayWrite) ? (
-            <GoalsPanel view={kept} onChange={save} onClose={() => go({ do: null })} />
+            <GoalsPanel
+              view={kept}
+              onChange={(plan, says) => void save(plan, says)}
+              onClose={() => go({ do: null })}
+            />
           ) : chosen ? (
             <ClassPanel {...{ view, at, chosen, onChange }} onClose={() => choose(null)} />
           ) : (

@@ -54,12 +54,12 @@ export function WeekView({ view, chosen, onChoose, changed }: Props) {
                     <button
                       type="button"
                       aria-pressed={chosen?.lesson === at}
-                      aria-label={`${date(lesson.date)}, ${rows.length} items${lesson.cancelled ? ', called off' : ''}`}
                       data-over={lesson.over || undefined}
                       data-off={lesson.cancelled || undefined}
                       data-changed={changed?.has(lesson.id) || undefined}
                       onClick={() => onChoose({ lesson: at, subject: null })}
                     >
+                      <small>{date(lesson.date).slice(4)}</small>
                       {lesson.cancelled && <em>called off</em>}
                       {rows.slice(0, SHOWN).map((row) => (
                         <span key={row.subject} data-sown={isNewIn(row, at) || undefined}>

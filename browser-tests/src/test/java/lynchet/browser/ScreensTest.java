@@ -41,6 +41,7 @@ class ScreensTest {
         {"incidents", "/people/incidents", "tbody tr"},
         {"incident", "/people/incidents/inc-heads", "article h3"},
         {"faults", "/people/faults?days=91", "article h3"},
+        {"term", "/term/running-term-juniors", "[data-goal]"},
         {"squad-list", "/people?do=squad&track=juniors", "article td"},
         {"weigh", "/people?do=weigh&track=juniors", "li input"},
         {"progress-sheet", "/people/orla-fenwick/sheet", "article h4"},
@@ -68,6 +69,7 @@ class ScreensTest {
     /** What is looked at in every light and size, and not pictured. */
     private static final Set<String> NOT_PICTURED = Set.of(
             "chain-begun",
+            "faults",
             "techniques",
             "cards",
             "promotions-table",

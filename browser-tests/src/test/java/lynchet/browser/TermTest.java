@@ -47,7 +47,7 @@ class TermTest {
             coach.until("the mark stands elsewhere", () -> coach.all("[data-goal] button").stream()
                     .noneMatch(one -> was.equals(one.getAttribute("aria-label"))));
             coach.see("aside li[aria-current]");
-            coach.touch(coach.see("button", "Undo"));
+            coach.use("button", "Undo");
             coach.see("div", "Taken back");
             coach.until("the mark is back", () -> coach.all("[data-goal] button").stream()
                     .anyMatch(one -> was.equals(one.getAttribute("aria-label"))));
@@ -102,7 +102,7 @@ class TermTest {
                     coach.see(By.xpath("//div[@role='option'][contains(., 'Plan Throws') and contains(., 'Summer')]")));
             coach.see("h2", "Nothing is to be taught yet");
             coach.touch(coach.see("button", "Take the first"));
-            coach.see("div", "to be taught");
+            coach.see("div", "items are to be taught");
             coach.see("[data-goal]");
             coach.touch(coach.see("button", "Plan it"));
             coach.see("button", "Leave it");

@@ -7,7 +7,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class Pages {
 
-    @GetMapping({"/map/**", "/chains/**", "/ranks/**", "/mat/**", "/people/**", "/house/**", "/enter"})
+    @GetMapping({"/map/**", "/chains/**", "/ranks/**", "/term/**", "/mat/**", "/people/**", "/house/**", "/enter"})
     String page() {
         return "forward:/index.html";
     }

@@ -68,8 +68,18 @@ class PlanController {
     /** Looks at a plan as it would be; nothing is kept. */
     @PostMapping("/views")
     PlanView look(@RequestBody TermPlan plan) {
-        known.check(Parts.PLANS, plan);
+        checked(plan);
         return view(plan);
+    }
+
+    private void checked(TermPlan plan) {
+        known.check(Parts.PLANS, plan);
+        for (int n = 0; n < plan.goals().size(); n++) {
+            if (!plan.goals().get(n).namesOne()) {
+                throw Refusal.bad(
+                        "GOAL_ONE", "/goals/" + n + "/technique", "A goal is a technique or a chain, and not both.");
+            }
+        }
     }
 
     private PlanView view(TermPlan plan) {
@@ -86,7 +96,7 @@ class PlanController {
 
     @PostMapping
     ResponseEntity<TermPlan> add(@RequestBody TermPlan plan) {
-        known.check(Parts.PLANS, plan);
+        checked(plan);
         alone(plan);
         return ETags.tagged(edits.add(Parts.PLANS, plan));
     }
@@ -96,7 +106,7 @@ class PlanController {
             @PathVariable String id,
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody TermPlan plan) {
-        known.check(Parts.PLANS, plan);
+        checked(plan);
         alone(plan);
         return ETags.tagged(edits.change(Parts.PLANS, id, tag, plan));
     }
@@ -131,7 +141,7 @@ class PlanController {
     /** Plans what is to come of a plan; a job with the best so far, which leaves nothing behind. */
     @PostMapping("/jobs")
     Jobs.JobView work(@RequestBody TermPlan plan) {
-        known.check(Parts.PLANS, plan);
+        checked(plan);
         if (plan.goals().isEmpty()) {
             throw Refusal.bad("PLAN_EMPTY", "/goals", "There is nothing to plan yet: choose what is to be taught.");
         }

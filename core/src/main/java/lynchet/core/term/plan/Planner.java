@@ -108,7 +108,8 @@ public final class Planner {
     /** Only what must be there, before anything else takes its room; in another order where one leaves something owed. */
     private static Placing needed(Asked asked, Watch watch, int looks) {
         Placing best = null;
-        for (int attempt = 0; attempt < TRIES && (best == null || best.owed() > 0); attempt++) {
+        int tries = Impossible.of(asked).isEmpty() ? TRIES : 1;
+        for (int attempt = 0; attempt < tries && (best == null || best.owed() > 0); attempt++) {
             List<Item> order = ordered(asked.items());
             if (attempt > 0) {
                 Collections.shuffle(order, new Random(attempt));

@@ -112,7 +112,8 @@ final class GrownClub implements ClubArchive.Source {
                         LocalTime.of(18, 0),
                         90,
                         "Mat",
-                        "head", 0));
+                        "head",
+                        0));
             }
             to.accept(new Track(track, track, null, slots));
         }
@@ -143,7 +144,8 @@ final class GrownClub implements ClubArchive.Source {
                     null,
                     null,
                     null,
-                    null, null));
+                    null,
+                    null));
         }
     }
 
@@ -166,7 +168,8 @@ final class GrownClub implements ClubArchive.Source {
                             null,
                             false,
                             false,
-                            null, 0));
+                            null,
+                            0));
                 }
             }
         }

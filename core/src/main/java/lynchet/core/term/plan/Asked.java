@@ -40,6 +40,11 @@ public record Asked(
         was = Map.copyOf(was);
     }
 
+    /** The same, as if there had been no plan before. */
+    Asked anew() {
+        return new Asked(lessons, items, grading, mostFalls, set, Map.of());
+    }
+
     /** The last day on which something examined may be shown for the first time; null: any. */
     @Nullable
     LocalDate lastFirst() {

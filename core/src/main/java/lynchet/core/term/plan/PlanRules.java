@@ -28,6 +28,7 @@ public final class PlanRules implements ConstraintProvider {
     private static final int FIRST_OWED = 3;
     private static final int PER_CLASS_OFF = 3;
     private static final int PER_DAY_STALE = 1;
+    private static final int PER_DAY_STALE_MUST = 4;
     private static final int PER_WEEKDAY = 5;
     private static final int WEEKDAY_MEETINGS = 3;
     private static final int LEFT_OUT = 8;
@@ -166,13 +167,17 @@ public final class PlanRules implements ConstraintProvider {
 
     private Constraint notStale(ConstraintFactory rules) {
         return rules.forEach(Meeting.class)
-                .groupBy(Meeting::item, max((Meeting one) -> one.there().date().toEpochDay()))
-                .join(
-                        Bounds.class,
-                        filtering(
-                                (item, last, bounds) -> bounds.grading() >= 0 && bounds.grading() - last > Asked.LAST))
-                .penalize(WISH, (item, last, bounds) -> PER_DAY_STALE * (int) (bounds.grading() - last - Asked.LAST))
-                .asConstraint("met in the last two weeks");
+                .join(Bounds.class, filtering((one, bounds) -> bounds.isBeforeGrading(one.there())))
+                .groupBy(
+                        (one, bounds) -> one.item(),
+                        (one, bounds) -> bounds,
+                        max((Meeting one, Bounds bounds) -> one.there().date().toEpochDay()))
+                .filter((item, bounds, last) -> bounds.grading() - last > Asked.LAST)
+                .penalize(
+                        WISH,
+                        (item, bounds, last) -> (item.must() ? PER_DAY_STALE_MUST : PER_DAY_STALE)
+                                * (int) (bounds.grading() - last - Asked.LAST))
+                .asConstraint("met in the last two weeks before the grading");
     }
 
     private Constraint weekdays(ConstraintFactory rules) {

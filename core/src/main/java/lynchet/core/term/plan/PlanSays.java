@@ -193,9 +193,10 @@ public final class PlanSays {
         }
         List<Item> stale = asked.items().stream()
                 .filter(item -> item.must() && !placing.of(item.id()).isEmpty())
-                .filter(item -> lesson(placing.of(item.id()).last())
-                        .date()
-                        .isBefore(asked.grading().minusDays(Asked.LAST)))
+                .filter(item -> placing.of(item.id()).stream()
+                        .map(at -> lesson(at).date())
+                        .noneMatch(day -> !day.isAfter(asked.grading())
+                                && !day.isBefore(asked.grading().minusDays(Asked.LAST))))
                 .toList();
         if (!stale.isEmpty()) {
             add(

@@ -105,7 +105,10 @@ public final class Planner {
         return placing(best);
     }
 
-    /** Only what must be there, before anything else takes its room; in another order where one leaves something owed. */
+    /**
+     * Only what must be there, before anything else takes its room; in another order, and without a thought for where it stood,
+     * where one leaves something owed.
+     */
     private static Placing needed(Asked asked, Watch watch, int looks) {
         Placing best = null;
         int tries = Impossible.of(asked).isEmpty() ? TRIES : 1;
@@ -116,7 +119,7 @@ public final class Planner {
             }
             order.sort(Comparator.comparing(item -> !item.must()));
             Placing found = placing(solver(attempt, looks, new TerminationConfig().withBestScoreLimit(NOTHING_OWED))
-                    .solve(new Setting(asked, null, Item.MEETINGS).timetable(order)));
+                    .solve(new Setting(attempt == 0 ? asked : asked.anew(), null, Item.MEETINGS).timetable(order)));
             best = best == null || found.owed() < best.owed() ? found : best;
             watch.best(best, attempt, TRIES + SLICES);
         }

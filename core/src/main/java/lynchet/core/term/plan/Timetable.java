@@ -52,7 +52,13 @@ public class Timetable {
      * @param bothHeights whether something starts on the feet and something does not
      * @param replans whether there was a plan before
      */
-    record Bounds(int lastFirst, long grading, double mostFalls, boolean bothHeights, boolean replans) {}
+    record Bounds(int lastFirst, long grading, double mostFalls, boolean bothHeights, boolean replans) {
+
+        /** Whether a class is on the day of the exam or before it; no where there is none. */
+        boolean isBeforeGrading(Lesson lesson) {
+            return lesson.date().toEpochDay() <= grading;
+        }
+    }
 
     /** One item that is new comes after another that is new. */
     record Before(Item needed, Item item) {}

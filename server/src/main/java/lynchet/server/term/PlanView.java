@@ -3,8 +3,11 @@ package lynchet.server.term;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.SortedSet;
+import java.util.TreeSet;
 import lynchet.core.map.Stage;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.term.Grown;
@@ -151,13 +154,7 @@ record PlanView(
                 .orElseThrow();
         SortedSet<Integer> at = placing.of(goal.subject());
         List<LocalDate> days = asked.lessons().stream().map(Lesson::date).toList();
-        List<LocalDate> dayBefore = days.stream().map(day -> day.minusDays(1)).toList();
-        List<Grown.Learner> now = opened.learners(goal.subject());
-        List<Grown.Learner> bare =
-                now.stream().map(one -> new Grown.Learner(null, one.comes())).toList();
-        double[] before = heights(opened, at, bare, now, dayBefore);
-        double[] after = heights(opened, at, bare, now, days);
-        double last = heights(opened, at, bare, now, List.of(end))[0];
+        Map<LocalDate, Double> likely = likely(opened, goal, at, days, end);
         List<Integer> kept = opened.plan().placed().stream()
                 .filter(one -> one.kept() && one.goal().equals(goal.subject()))
                 .flatMap(one -> asked.lessons().stream()
@@ -173,45 +170,44 @@ record PlanView(
                 goal.week(),
                 List.copyOf(at),
                 kept,
-                rounded(before),
-                rounded(after),
-                Math.round(1000 * last) / 1000.0,
+                days.stream().map(day -> likely.get(day.minusDays(1))).toList(),
+                days.stream().map(likely::get).toList(),
+                likely.get(end),
                 item.first(),
                 item.again());
     }
 
-    /** Until today by what was taught this term, from today on by how everybody stands and what is planned. */
-    private static double[] heights(
-            TermDesk.Opened opened,
-            SortedSet<Integer> at,
-            List<Grown.Learner> bare,
-            List<Grown.Learner> now,
-            List<LocalDate> days) {
-        Asked asked = opened.question().asked();
-        LocalDate today = opened.today();
-        List<Grown.Met> met = at.stream()
-                .map(c -> asked.lessons().get(c))
-                .map(lesson -> new Grown.Met(lesson.date(), lesson.slot()))
-                .toList();
-        List<Grown.Met> toCome = at.stream()
-                .filter(c -> !opened.question().classes().get(c).over())
-                .map(c -> asked.lessons().get(c))
-                .map(lesson -> new Grown.Met(lesson.date(), lesson.slot()))
-                .toList();
-        int past = (int) days.stream().filter(day -> day.isBefore(today)).count();
-        double[] until = Grown.expected(bare, met, days.subList(0, past));
-        double[] since = Grown.expected(now, toCome, days.subList(past, days.size()));
-        double[] all = new double[days.size()];
-        System.arraycopy(until, 0, all, 0, until.length);
-        System.arraycopy(since, 0, all, past, since.length);
-        return all;
+    /**
+     * What is likely there on the day of each class, the day before, and at the end; until today by what was taught this term, from
+     * today on by how everybody stands and what is planned.
+     */
+    private static Map<LocalDate, Double> likely(
+            TermDesk.Opened opened, TermPlan.Goal goal, SortedSet<Integer> at, List<LocalDate> days, LocalDate end) {
+        SortedSet<LocalDate> all = new TreeSet<>(days);
+        days.forEach(day -> all.add(day.minusDays(1)));
+        all.add(end);
+        List<LocalDate> past = List.copyOf(all.headSet(opened.today()));
+        List<LocalDate> since = List.copyOf(all.tailSet(opened.today()));
+        List<Grown.Learner> now = opened.learners(goal.subject());
+        List<Grown.Learner> bare =
+                now.stream().map(one -> new Grown.Learner(null, one.comes())).toList();
+        Map<LocalDate, Double> likely = new HashMap<>();
+        put(likely, past, Grown.expected(bare, met(opened, at, true), past));
+        put(likely, since, Grown.expected(now, met(opened, at, false), since));
+        return likely;
     }
 
-    private static List<Double> rounded(double[] heights) {
-        List<Double> all = new ArrayList<>();
-        for (double height : heights) {
-            all.add(Math.round(1000 * height) / 1000.0);
+    private static List<Grown.Met> met(TermDesk.Opened opened, SortedSet<Integer> at, boolean over) {
+        return at.stream()
+                .filter(c -> opened.question().classes().get(c).over() == over)
+                .map(c -> opened.question().asked().lessons().get(c))
+                .map(lesson -> new Grown.Met(lesson.date(), lesson.slot()))
+                .toList();
+    }
+
+    private static void put(Map<LocalDate, Double> likely, List<LocalDate> days, double[] heights) {
+        for (int n = 0; n < heights.length; n++) {
+            likely.put(days.get(n), Math.round(1000 * heights[n]) / 1000.0);
         }
-        return all;
     }
 }

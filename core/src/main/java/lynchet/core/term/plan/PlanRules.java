@@ -11,6 +11,7 @@ import ai.timefold.solver.core.api.score.stream.Constraint;
 import ai.timefold.solver.core.api.score.stream.ConstraintFactory;
 import ai.timefold.solver.core.api.score.stream.ConstraintProvider;
 import ai.timefold.solver.core.api.score.stream.bi.BiConstraintStream;
+import java.util.stream.Stream;
 import lynchet.core.term.plan.Timetable.Before;
 import lynchet.core.term.plan.Timetable.Beside;
 import lynchet.core.term.plan.Timetable.Bounds;
@@ -39,32 +40,48 @@ public final class PlanRules implements ConstraintProvider {
     private static final int MOVED = 400;
     private static final int ADDED = 300;
 
-    @Override
-    public Constraint[] defineConstraints(ConstraintFactory rules) {
-        return new Constraint[] {
-            notInThePast(rules),
-            kept(rules),
-            neededBefore(rules),
-            inOrder(rules),
-            noHole(rules),
-            fits(rules),
-            fewNew(rules),
-            falls(rules),
-            earlyEnough(rules),
-            owed(rules),
-            distance(rules),
-            notStale(rules),
-            weekdays(rules),
-            leftOut(rules),
-            neighbours(rules),
-            bothHeights(rules),
-            theme(rules),
-            moved(rules),
-            added(rules)
-        };
+    /** What has to be kept and what is owed, without a wish: so that nothing keeps a meeting from making room. */
+    public static final class Must implements ConstraintProvider {
+
+        @Override
+        public Constraint[] defineConstraints(ConstraintFactory rules) {
+            return must(rules).toArray(Constraint[]::new);
+        }
     }
 
-    private Constraint notInThePast(ConstraintFactory rules) {
+    @Override
+    public Constraint[] defineConstraints(ConstraintFactory rules) {
+        return Stream.concat(must(rules), wishes(rules)).toArray(Constraint[]::new);
+    }
+
+    private static Stream<Constraint> must(ConstraintFactory rules) {
+        return Stream.of(
+                notInThePast(rules),
+                kept(rules),
+                neededBefore(rules),
+                inOrder(rules),
+                noHole(rules),
+                fits(rules),
+                fewNew(rules),
+                falls(rules),
+                earlyEnough(rules),
+                owed(rules));
+    }
+
+    private static Stream<Constraint> wishes(ConstraintFactory rules) {
+        return Stream.of(
+                distance(rules),
+                notStale(rules),
+                weekdays(rules),
+                leftOut(rules),
+                neighbours(rules),
+                bothHeights(rules),
+                theme(rules),
+                moved(rules),
+                added(rules));
+    }
+
+    private static Constraint notInThePast(ConstraintFactory rules) {
         return rules.forEach(Meeting.class)
                 .filter(Meeting::isLate)
                 .ifNotExists(Kept.class, equal(Meeting::item, Kept::item), equal(Meeting::there, Kept::lesson))
@@ -72,14 +89,14 @@ public final class PlanRules implements ConstraintProvider {
                 .asConstraint("nothing in a class that is over or kept");
     }
 
-    private Constraint kept(ConstraintFactory rules) {
+    private static Constraint kept(ConstraintFactory rules) {
         return rules.forEach(Kept.class)
                 .ifNotExists(Meeting.class, equal(Kept::item, Meeting::item), equal(Kept::lesson, Meeting::there))
                 .penalize(HARD, kept -> LATE)
                 .asConstraint("what is kept stays");
     }
 
-    private Constraint neededBefore(ConstraintFactory rules) {
+    private static Constraint neededBefore(ConstraintFactory rules) {
         return rules.forEach(Before.class)
                 .join(
                         rules.forEachIncludingUnassigned(Meeting.class).filter(Meeting::isNew),
@@ -98,7 +115,7 @@ public final class PlanRules implements ConstraintProvider {
                 .join(Meeting.class, equal(Meeting::item), equal(one -> one.n() + 1, Meeting::n));
     }
 
-    private Constraint inOrder(ConstraintFactory rules) {
+    private static Constraint inOrder(ConstraintFactory rules) {
         return consecutive(rules)
                 .filter((one, next) -> next.there().index() <= one.there().index())
                 .penalize(
@@ -107,7 +124,7 @@ public final class PlanRules implements ConstraintProvider {
                 .asConstraint("met again afterwards");
     }
 
-    private Constraint noHole(ConstraintFactory rules) {
+    private static Constraint noHole(ConstraintFactory rules) {
         return rules.forEach(Meeting.class)
                 .filter(one -> one.n() > 0)
                 .ifNotExists(Meeting.class, equal(Meeting::item), equal(one -> one.n() - 1, Meeting::n))
@@ -115,7 +132,7 @@ public final class PlanRules implements ConstraintProvider {
                 .asConstraint("one after the other");
     }
 
-    private Constraint fits(ConstraintFactory rules) {
+    private static Constraint fits(ConstraintFactory rules) {
         return rules.forEach(Meeting.class)
                 .groupBy(Meeting::there, sum(Meeting::minutes))
                 .filter((lesson, minutes) -> lesson.open() && minutes > lesson.minutes())
@@ -123,7 +140,7 @@ public final class PlanRules implements ConstraintProvider {
                 .asConstraint("fits its class");
     }
 
-    private Constraint fewNew(ConstraintFactory rules) {
+    private static Constraint fewNew(ConstraintFactory rules) {
         return rules.forEach(Meeting.class)
                 .filter(Meeting::isNew)
                 .groupBy(Meeting::there, count())
@@ -132,7 +149,7 @@ public final class PlanRules implements ConstraintProvider {
                 .asConstraint("few new items a class");
     }
 
-    private Constraint falls(ConstraintFactory rules) {
+    private static Constraint falls(ConstraintFactory rules) {
         return rules.forEach(Meeting.class)
                 .filter(one -> one.item().falls() > 0)
                 .groupBy(Meeting::there, sum(one -> (int) Math.ceil(one.item().falls())))
@@ -141,7 +158,7 @@ public final class PlanRules implements ConstraintProvider {
                 .asConstraint("falls of a class");
     }
 
-    private Constraint earlyEnough(ConstraintFactory rules) {
+    private static Constraint earlyEnough(ConstraintFactory rules) {
         return rules.forEach(Meeting.class)
                 .filter(one -> one.isNew() && one.item().must())
                 .join(Bounds.class, filtering((one, bounds) -> one.there().index() > bounds.lastFirst()))
@@ -149,14 +166,14 @@ public final class PlanRules implements ConstraintProvider {
                 .asConstraint("shown three weeks before it is examined");
     }
 
-    private Constraint owed(ConstraintFactory rules) {
+    private static Constraint owed(ConstraintFactory rules) {
         return rules.forEachIncludingUnassigned(Meeting.class)
                 .filter(one -> one.isNeeded() && one.getLesson() == null)
                 .penalize(OWED, one -> one.n() == 0 ? FIRST_OWED : 1)
                 .asConstraint("introduced and met three times");
     }
 
-    private Constraint distance(ConstraintFactory rules) {
+    private static Constraint distance(ConstraintFactory rules) {
         return consecutive(rules)
                 .penalize(
                         WISH,
@@ -165,7 +182,7 @@ public final class PlanRules implements ConstraintProvider {
                 .asConstraint("met again after 1, 3 and 8 classes");
     }
 
-    private Constraint notStale(ConstraintFactory rules) {
+    private static Constraint notStale(ConstraintFactory rules) {
         return rules.forEach(Meeting.class)
                 .join(Bounds.class, filtering((one, bounds) -> bounds.isBeforeGrading(one.there())))
                 .groupBy(
@@ -180,21 +197,21 @@ public final class PlanRules implements ConstraintProvider {
                 .asConstraint("met in the last two weeks before the grading");
     }
 
-    private Constraint weekdays(ConstraintFactory rules) {
+    private static Constraint weekdays(ConstraintFactory rules) {
         return rules.forEach(Meeting.class)
                 .groupBy(Meeting::item, one -> one.there().slot(), count())
                 .reward(WISH, (item, slot, many) -> PER_WEEKDAY * Math.min(many, item.must() ? WEEKDAY_MEETINGS : 1))
                 .asConstraint("every weekday's regulars meet it");
     }
 
-    private Constraint leftOut(ConstraintFactory rules) {
+    private static Constraint leftOut(ConstraintFactory rules) {
         return rules.forEachIncludingUnassigned(Meeting.class)
                 .filter(one -> one.getLesson() == null && !one.item().must() && one.n() < Item.MEETINGS)
                 .penalize(WISH, one -> one.n() == 0 ? LEFT_OUT : LEFT_OUT_AGAIN)
                 .asConstraint("what comes if time allows");
     }
 
-    private Constraint neighbours(ConstraintFactory rules) {
+    private static Constraint neighbours(ConstraintFactory rules) {
         return rules.forEach(Beside.class)
                 .join(rules.forEach(Meeting.class).filter(Meeting::isFirst), equal(Beside::item, Meeting::item))
                 .join(
@@ -209,7 +226,7 @@ public final class PlanRules implements ConstraintProvider {
                 .asConstraint("neighbours in a chain come together");
     }
 
-    private Constraint bothHeights(ConstraintFactory rules) {
+    private static Constraint bothHeights(ConstraintFactory rules) {
         return rules.forEach(Meeting.class)
                 .groupBy(
                         one -> one.there().week(),
@@ -221,7 +238,7 @@ public final class PlanRules implements ConstraintProvider {
                 .asConstraint("standing and ground each week");
     }
 
-    private Constraint theme(ConstraintFactory rules) {
+    private static Constraint theme(ConstraintFactory rules) {
         return rules.forEach(Item.class)
                 .filter(item -> item.theme() != null)
                 .ifNotExists(Meeting.class, equal(item -> item, Meeting::item), equal(Item::theme, one -> one.there()
@@ -230,14 +247,14 @@ public final class PlanRules implements ConstraintProvider {
                 .asConstraint("the theme of a week");
     }
 
-    private Constraint moved(ConstraintFactory rules) {
+    private static Constraint moved(ConstraintFactory rules) {
         return rules.forEach(Stood.class)
                 .ifNotExists(Meeting.class, equal(Stood::item, Meeting::item), equal(Stood::lesson, Meeting::there))
                 .penalize(WISH, stood -> MOVED)
                 .asConstraint("few changes");
     }
 
-    private Constraint added(ConstraintFactory rules) {
+    private static Constraint added(ConstraintFactory rules) {
         return rules.forEach(Bounds.class)
                 .filter(Bounds::replans)
                 .join(Meeting.class)

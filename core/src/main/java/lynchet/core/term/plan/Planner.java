@@ -1,6 +1,7 @@
 package lynchet.core.term.plan;
 
 import ai.timefold.solver.core.api.score.buildin.hardmediumsoft.HardMediumSoftScore;
+import ai.timefold.solver.core.api.score.stream.ConstraintProvider;
 import ai.timefold.solver.core.api.solver.SolverFactory;
 import ai.timefold.solver.core.config.constructionheuristic.ConstructionHeuristicPhaseConfig;
 import ai.timefold.solver.core.config.constructionheuristic.ConstructionHeuristicType;
@@ -76,33 +77,39 @@ public final class Planner {
 
     /** A plan that keeps every rule, found in one look; wishes may be left open. */
     public static Placing quickly(Asked asked) {
-        return bettered(asked, needed(asked, Watch.NOBODY, FEW_LOOKS), Watch.NOBODY, 1, FEW_LOOKS);
+        return placing(bettered(asked, needed(asked, Watch.NOBODY, FEW_LOOKS), Watch.NOBODY, 1, FEW_LOOKS));
     }
 
     static Placing plan(Asked asked, Watch watch, int slices) {
         if (!asked.was().isEmpty()) {
-            Placing mended = bettered(asked, new Placing(asked.was(), 0), watch, slices, LOOKS);
-            if (mended.owed() == 0) {
-                return mended;
+            Timetable mended = bettered(asked, new Placing(asked.was(), 0), watch, slices, LOOKS);
+            if (isWhole(mended)) {
+                return placing(mended);
             }
         }
-        return bettered(asked, needed(asked, watch, LOOKS), watch, slices, LOOKS);
+        return placing(bettered(asked, needed(asked, watch, LOOKS), watch, slices, LOOKS));
     }
 
     /** The best that is found from where a plan stands. */
-    private static Placing bettered(Asked asked, Placing from, Watch watch, int slices, int looks) {
+    private static Timetable bettered(Asked asked, Placing from, Watch watch, int slices, int looks) {
         Timetable best = new Setting(asked, from, asked.meetings()).timetable(ordered(asked.items()));
         HardMediumSoftScore before = null;
         for (int slice = 0; slice < slices; slice++) {
             watch.best(placing(best), TRIES + slice, TRIES + slices);
-            best = solver(slice, looks, new TerminationConfig()).solve(best);
+            best = solver(PlanRules.class, slice, looks, new TerminationConfig())
+                    .solve(best);
             boolean isSettled = best.score().equals(before);
             before = best.score();
             if (isSettled) {
                 break;
             }
         }
-        return placing(best);
+        return best;
+    }
+
+    /** Whether every rule is kept and nothing is owed. */
+    private static boolean isWhole(Timetable timetable) {
+        return timetable.score().hardScore() == 0 && timetable.score().mediumScore() == 0;
     }
 
     /**
@@ -110,28 +117,32 @@ public final class Planner {
      * where one leaves something owed.
      */
     private static Placing needed(Asked asked, Watch watch, int looks) {
-        Placing best = null;
-        int tries = Impossible.of(asked).isEmpty() ? TRIES : 1;
-        for (int attempt = 0; attempt < tries && (best == null || best.owed() > 0); attempt++) {
+        int tries = Impossible.of(asked).isEmpty() ? TRIES : 2;
+        Timetable best = null;
+        for (int attempt = 0; attempt < tries && (best == null || !isWhole(best)); attempt++) {
             List<Item> order = ordered(asked.items());
             if (attempt > 0) {
                 Collections.shuffle(order, new Random(attempt));
             }
             order.sort(Comparator.comparing(item -> !item.must()));
-            Placing found = placing(solver(attempt, looks, new TerminationConfig().withBestScoreLimit(NOTHING_OWED))
-                    .solve(new Setting(attempt == 0 ? asked : asked.anew(), null, Item.MEETINGS).timetable(order)));
-            best = best == null || found.owed() < best.owed() ? found : best;
-            watch.best(best, attempt, TRIES + SLICES);
+            Timetable found = solver(
+                            PlanRules.Must.class,
+                            attempt,
+                            looks,
+                            new TerminationConfig().withBestScoreLimit(NOTHING_OWED))
+                    .solve(new Setting(attempt == 0 ? asked : asked.anew(), null, Item.MEETINGS).timetable(order));
+            best = best == null || found.score().compareTo(best.score()) > 0 ? found : best;
+            watch.best(placing(best), attempt, TRIES + SLICES);
         }
-        return best;
+        return placing(best);
     }
 
     private static ai.timefold.solver.core.api.solver.Solver<Timetable> solver(
-            int seed, int looks, TerminationConfig until) {
+            Class<? extends ConstraintProvider> rules, int seed, int looks, TerminationConfig until) {
         return SolverFactory.<Timetable>create(new SolverConfig()
                         .withSolutionClass(Timetable.class)
                         .withEntityClasses(Meeting.class)
-                        .withConstraintProviderClass(PlanRules.class)
+                        .withConstraintProviderClass(rules)
                         .withEnvironmentMode(EnvironmentMode.NO_ASSERT)
                         .withRandomSeed((long) seed)
                         .withPhases(

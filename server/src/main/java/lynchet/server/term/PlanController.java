@@ -151,7 +151,7 @@ class PlanController {
     private Proposal planned(TermPlan plan, Progress progress) {
         TermDesk.Opened opened = desk.open(plan);
         if (opened.people().isEmpty()) {
-            throw Refusal.bad("PLAN_NOBODY", "/track", "Nobody of this track has come in the last eight weeks.");
+            throw Refusal.bad("PLAN_NOBODY", "/track", "Nobody is on this track yet.");
         }
         var asked = opened.question().asked();
         List<Impossible> impossible = Impossible.of(asked);

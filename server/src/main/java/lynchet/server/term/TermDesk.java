@@ -9,6 +9,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +25,7 @@ import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.safety.Ages;
 import lynchet.core.term.Grown;
+import lynchet.core.term.PlannedClasses;
 import lynchet.core.term.Teaching;
 import lynchet.core.term.Term;
 import lynchet.core.term.TermPlan;
@@ -47,6 +49,7 @@ class TermDesk {
     private static final int ADULT = 16;
     private static final int WEEKS_LOOKED_BACK = 8;
     private static final int MOST_COUNTED = 80;
+    private static final double USUAL = 0.6;
 
     private final ClassStore classes;
     private final People people;
@@ -129,6 +132,12 @@ class TermDesk {
                 .sorted(Comparator.comparing(Student::id))
                 .toList();
         Map<String, Map<String, Double>> weeks = weeks(plan.track(), onTrack, today);
+        if (weeks.isEmpty()) {
+            // A club that begins, or a new track: whoever is in it will come as people usually do.
+            Map<String, Double> usual = new TreeMap<>();
+            all.forEach(one -> usual.put(String.valueOf(one.slot()), USUAL));
+            onTrack.forEach(student -> weeks.put(student.id(), usual));
+        }
         List<Student> coming = onTrack.stream()
                 .filter(student -> weeks.containsKey(student.id()))
                 .toList();
@@ -136,11 +145,13 @@ class TermDesk {
                 .filter(one -> !one.date().isAfter(today))
                 .map(TrainingClass::id)
                 .toList());
+        Teaching teaching = now.teaching();
+        PlannedClasses asPlanned = new PlannedClasses(List.of(plan), teaching);
         List<TermQuestion.Held> held = all.stream()
                 .map(one -> new TermQuestion.Held(
                         one,
                         one.date().isBefore(today) || (one.date().isEqual(today) && taughtIn.containsKey(one.id())),
-                        isOwn(one, plan, now),
+                        isOwn(one, asPlanned, now),
                         taughtIn.getOrDefault(one.id(), Set.of())))
                 .toList();
         Map<String, StudentState> stand =
@@ -149,7 +160,6 @@ class TermDesk {
                 .filter(student -> student.ageOn(today).orElse(ADULT) < ADULT)
                 .count();
         LocalDate grading = grading(term, today).orElse(null);
-        Teaching teaching = now.teaching();
         return new Opened(
                 plan,
                 term,
@@ -186,16 +196,13 @@ class TermDesk {
     }
 
     /** Whether a coach has made its blocks: others than the plan has for it. */
-    private boolean isOwn(TrainingClass training, TermPlan plan, Snapshot now) {
+    private static boolean isOwn(TrainingClass training, PlannedClasses asPlanned, Snapshot now) {
         if (training.blocks().isEmpty()) {
             return false;
         }
         TrainingClass bare = training.withBlocks(List.of());
         return !now.filled(bare).blocks().equals(training.blocks())
-                && !new lynchet.core.term.PlannedClasses(List.of(plan), now.teaching())
-                        .filled(bare)
-                        .blocks()
-                        .equals(training.blocks());
+                && !asPlanned.filled(bare).blocks().equals(training.blocks());
     }
 
     private Map<String, Set<String>> taughtIn(Collection<String> ids) {
@@ -276,7 +283,7 @@ class TermDesk {
         return day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
     }
 
-    /** Everybody of a track who has come lately, with how they stand: for what they need next. */
+    /** Everybody of a track who has come lately, or all where nobody has yet, with how they stand: for what they need next. */
     @Transactional(readOnly = true)
     public Map<Student, StudentState> track(String track) {
         LocalDate today = LocalDate.now(clock);
@@ -286,14 +293,13 @@ class TermDesk {
         onTrack.sort(Comparator.comparing(Student::id));
         Map<String, StudentState> stand =
                 states.of(onTrack.stream().map(Student::id).toList());
-        Map<Student, StudentState> all = new java.util.LinkedHashMap<>();
-        onTrack.stream()
-                .filter(student -> Optional.ofNullable(stand.get(student.id()))
-                        .map(StudentState::lastSeen)
-                        .filter(seen -> !seen.isBefore(today.minusWeeks(WEEKS_LOOKED_BACK)))
-                        .isPresent())
-                .forEach(student -> all.put(student, stand.get(student.id())));
-        return all;
+        Map<Student, StudentState> everybody = new LinkedHashMap<>();
+        onTrack.forEach(student -> everybody.put(student, stand.getOrDefault(student.id(), StudentState.empty())));
+        Map<Student, StudentState> all = new LinkedHashMap<>(everybody);
+        all.values()
+                .removeIf(state ->
+                        state.lastSeen() == null || state.lastSeen().isBefore(today.minusWeeks(WEEKS_LOOKED_BACK)));
+        return all.isEmpty() ? everybody : all;
     }
 
     LocalDate today() {

@@ -208,4 +208,73 @@ class PlanTest {
                         .size())
                 .isPositive();
     }
+
+    /** A track on which nobody has trained yet, as every track of a club that begins. */
+    @Test
+    void aTrackThatBeginsIsPlannedToo() {
+        HttpUser head = RunningClub.head(club);
+        head.post(
+                        "/api/tracks",
+                        Map.of(
+                                "id",
+                                "early",
+                                "name",
+                                "Early",
+                                "slots",
+                                List.of(Map.of(
+                                        "id", "early-monday", "day", "MONDAY", "start", "07:00", "minutes", 60))))
+                .expect(200);
+        head.post(
+                        "/api/terms",
+                        Map.of(
+                                "id",
+                                "dawn",
+                                "name",
+                                "Dawn",
+                                "from",
+                                "2026-11-30",
+                                "until",
+                                "2027-03-01",
+                                "slots",
+                                List.of("early-monday")))
+                .expect(200);
+        Map<String, Object> plan = Map.of(
+                "id",
+                "dawn-early",
+                "term",
+                "dawn",
+                "track",
+                "early",
+                "fresh",
+                2,
+                "goals",
+                List.of(Map.of("technique", "hip-bump-sweep", "must", true)));
+        JsonNode nobody = end(coach.post("/api/plans/jobs", plan)
+                .expect(200)
+                .json()
+                .path("id")
+                .asString());
+        assertThat(nobody.at("/problem/code").asString()).isEqualTo("PLAN_NOBODY");
+        head.post(
+                        "/api/people",
+                        Map.of(
+                                "id",
+                                "dawn-riser",
+                                "name",
+                                "Dawn Riser",
+                                "joined",
+                                "2026-11-24",
+                                "tracks",
+                                List.of("early")))
+                .expect(200);
+        JsonNode job = end(coach.post("/api/plans/jobs", plan)
+                .expect(200)
+                .json()
+                .path("id")
+                .asString());
+        assertThat(job.path("state").asString()).as(job.toString()).isEqualTo("DONE");
+        assertThat(job.at("/result/view/people").asInt()).isEqualTo(1);
+        assertThat(job.at("/result/view/rows/0/at").size()).isGreaterThanOrEqualTo(4);
+        assertThat(job.at("/result/view/rows/0/end").asDouble()).isPositive();
+    }
 }

@@ -41,6 +41,7 @@ public final class Snapshot {
     private volatile Map<String, Double> centrality;
     private volatile Set<String> broken;
     private volatile PlannedClasses planned;
+    private volatile Teaching teaching;
 
     Snapshot(Club taught, long revision) {
         this.taught = taught;
@@ -149,7 +150,12 @@ public final class Snapshot {
 
     /** What it takes to teach what the club teaches. */
     public Teaching teaching() {
-        return new Teaching(map, taught.chains());
+        Teaching known = teaching;
+        if (known == null) {
+            known = new Teaching(map, taught.chains());
+            teaching = known;
+        }
+        return known;
     }
 
     public Map<String, Double> centrality() {

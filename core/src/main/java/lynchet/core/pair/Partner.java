@@ -109,12 +109,12 @@ public record Partner(
         return limits.contains(limit);
     }
 
-    boolean isNew() {
+    public boolean isNew() {
         return days < NEW_DAYS;
     }
 
     /** Whether they may be thrown as the work asks. */
-    boolean mayBeThrown(Work work) {
+    public boolean mayBeThrown(Work work) {
         boolean fit = !is(Restriction.Kind.NO_THROWS_TAKEN) && !is(Restriction.Kind.HEAD_KNOCK);
         return fit && (fallsSeen || falls.containsAll(work.falls()));
     }
@@ -126,7 +126,7 @@ public record Partner(
 
     /** Why they take no part in this work at all; null where they do. */
     @Nullable
-    Why sitsOut(Work work) {
+    public Why sitsOut(Work work) {
         if (knockedToday) {
             return Why.KNOCKED;
         }

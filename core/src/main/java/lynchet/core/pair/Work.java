@@ -1,5 +1,6 @@
 package lynchet.core.pair;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -55,12 +56,24 @@ public record Work(boolean throwing, boolean live, boolean neck, Set<String> fal
         if (technique == null) {
             return new Work(false, isLive, false, Set.of(), block.leads());
         }
+        return drilling(technique, isLive, block.leads());
+    }
+
+    /** What drilling some techniques asks, one after the other. */
+    public static Work drilling(Collection<Technique> techniques) {
+        return techniques.stream()
+                .map(technique -> drilling(technique, false, Leads.ANY))
+                .reduce(Work::and)
+                .orElse(EASY);
+    }
+
+    private static Work drilling(Technique technique, boolean isLive, Leads leads) {
         return new Work(
                 technique.family().bringsDown() || !technique.receiverFalls().isEmpty(),
                 isLive,
                 technique.hazards().stream().anyMatch(NECK::contains),
                 Set.copyOf(technique.receiverFalls()),
-                block.leads());
+                leads);
     }
 
     /** What a whole evening asks: all that one of its blocks asks. */

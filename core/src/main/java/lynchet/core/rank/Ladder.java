@@ -66,6 +66,16 @@ public record Ladder(
         return -1;
     }
 
+    /**
+     * Whether somebody may begin on it.
+     *
+     * @param age in years; empty: not known
+     */
+    public boolean suits(Optional<Integer> age) {
+        int years = age.orElse(fromAge);
+        return !ranks.isEmpty() && years >= fromAge && (toAge == 0 || years <= toAge);
+    }
+
     public Optional<Rank> after(String rankId) {
         int next = indexOf(rankId) + 1;
         return next > 0 && next < ranks.size() ? Optional.of(ranks.get(next)) : Optional.empty();

@@ -27,9 +27,14 @@ public final class PlannedClasses {
     private static final int REST = 30;
     private static final int SHOWN = 180;
     private static final int SHOWN_AGAIN = 60;
-    private static final int PACE = 8;
 
-    private record Stands(TermPlan.Goal goal, boolean isFirst) {}
+    /**
+     * Something that a class is to teach.
+     *
+     * @param isFirst whether it is shown for the first time
+     * @param minutes how long it takes
+     */
+    public record Stands(TermPlan.Goal goal, boolean isFirst, int minutes) {}
 
     private final Teaching teaching;
     private final Map<String, List<Stands>> byClass = new HashMap<>();
@@ -42,16 +47,24 @@ public final class PlannedClasses {
                     .sorted(Comparator.comparing(TermPlan.Placed::on).thenComparing(TermPlan.Placed::slot))
                     .forEach(one -> plan.goal(one.goal())
                             .ifPresent(goal -> byClass.computeIfAbsent(one.classId(), id -> new ArrayList<>())
-                                    .add(new Stands(goal, met.add(one.goal()) && !goal.known()))));
+                                    .add(stands(goal, met.add(one.goal()) && !goal.known()))));
         }
+    }
+
+    private Stands stands(TermPlan.Goal goal, boolean isFirst) {
+        return new Stands(goal, isFirst, isFirst ? teaching.first(goal) : teaching.again(goal));
     }
 
     /** The class with the blocks of its plan; as it is where it has blocks, or where no plan has anything for it. */
     public TrainingClass filled(TrainingClass training) {
         List<Stands> stands = byClass.getOrDefault(training.id(), List.of());
-        if (stands.isEmpty() || !training.blocks().isEmpty() || training.cancelled()) {
-            return training;
-        }
+        return stands.isEmpty() || !training.blocks().isEmpty() || training.cancelled()
+                ? training
+                : made(training, stands, teaching);
+    }
+
+    /** A class made of what it is to teach: warm-up, falls where somebody is thrown, drills standing first, rounds at the end. */
+    public static TrainingClass made(TrainingClass training, List<Stands> stands, Teaching teaching) {
         List<Stands> order = stands.stream()
                 .sorted(Comparator.comparing((Stands one) -> !teaching.standing(one.goal()))
                         .thenComparing(Stands::isFirst)
@@ -65,11 +78,11 @@ public final class PlannedClasses {
                 .flatMap(fall -> teaching.map().technique(fall).stream())
                 .findFirst()
                 .ifPresent(fall -> blocks.add(falls(fall)));
-        order.forEach(one -> blocks.add(drill(one)));
+        order.forEach(one -> blocks.add(drill(one, teaching)));
         int used = blocks.stream().mapToInt(Block::minutes).sum();
         int left = training.minutes() - used - (blocks.size() + 1) / 2 - training.minutes() / 45 * 2;
         if (left >= SHORTEST_ROUNDS) {
-            blocks.add(rounds(order, left));
+            blocks.add(rounds(order, left, teaching));
         }
         String theme = String.join(
                 " · ", order.stream().map(one -> teaching.name(one.goal())).toList());
@@ -101,18 +114,17 @@ public final class PlannedClasses {
                 0);
     }
 
-    private Block drill(Stands one) {
+    private static Block drill(Stands one, Teaching teaching) {
         TermPlan.Goal goal = one.goal();
-        int reps = teaching.falls(goal) > 0 ? Teaching.THROWN : Teaching.REPS;
         Dose dose = new Dose(
-                reps,
+                teaching.reps(goal),
                 Side.BOTH,
                 one.isFirst() ? 1 : 2,
                 one.isFirst() ? Dose.Tempo.SLOW : Dose.Tempo.BUILDING,
                 one.isFirst() ? 0 : 1,
                 null,
                 one.isFirst() ? SHOWN : SHOWN_AGAIN,
-                PACE,
+                Teaching.PACE,
                 null);
         Technique card = teaching.technique(goal).orElse(null);
         String subject = goal.subject();
@@ -120,7 +132,7 @@ public final class PlannedClasses {
                 subject.substring(0, Math.min(ID, subject.length())),
                 Block.Kind.WHOLE_DRILL,
                 teaching.name(goal),
-                one.isFirst() ? teaching.first(goal) : teaching.again(goal),
+                one.minutes(),
                 goal.technique(),
                 null,
                 goal.chain(),
@@ -146,7 +158,7 @@ public final class PlannedClasses {
     }
 
     /** Rounds from where the last of the ground items begins; free ones where everything starts on the feet. */
-    private Block rounds(List<Stands> order, int minutes) {
+    private static Block rounds(List<Stands> order, int minutes, Teaching teaching) {
         Position from = order.stream()
                 .flatMap(one -> teaching.roundsFrom(one.goal()).stream())
                 .reduce((one, other) -> other)

@@ -34,6 +34,11 @@ public final class Teaching {
 
     static final int THROWN = 5;
 
+    /** Seconds of one repetition. */
+    static final int PACE = 8;
+
+    private static final int MINUTE = 60;
+
     private final GrapplingMap map;
     private final Map<String, Chain> chains = new HashMap<>();
     private final Map<String, List<Link>> links;
@@ -57,7 +62,7 @@ public final class Teaching {
     }
 
     /** Its techniques: the one, or those of the chain. */
-    List<Technique> techniques(TermPlan.Goal goal) {
+    public List<Technique> techniques(TermPlan.Goal goal) {
         return chain(goal)
                 .map(chain -> chain.techniques(map))
                 .orElseGet(() -> technique(goal).stream())
@@ -93,7 +98,7 @@ public final class Teaching {
                         .findFirst());
     }
 
-    boolean standing(TermPlan.Goal goal) {
+    public boolean standing(TermPlan.Goal goal) {
         return stage(goal).compareTo(Stage.GRIPPED) <= 0;
     }
 
@@ -103,7 +108,7 @@ public final class Teaching {
     }
 
     /** Minutes when it is shown for the first time. */
-    int first(TermPlan.Goal goal) {
+    public int first(TermPlan.Goal goal) {
         return chain(goal)
                 .map(chain -> chain.first() == null
                         ? CHAIN
@@ -121,10 +126,25 @@ public final class Teaching {
     }
 
     /** Minutes when it is met again: 10 · (0.7 + 0.1 · master). */
-    int again(TermPlan.Goal goal) {
+    public int again(TermPlan.Goal goal) {
         int hardest =
                 techniques(goal).stream().mapToInt(Technique::master).max().orElse(3);
         return (int) Math.round(AGAIN * (0.7 + 0.1 * hardest));
+    }
+
+    /** Repetitions of each person on each side. */
+    int reps(TermPlan.Goal goal) {
+        return falls(goal) > 0 ? THROWN : REPS;
+    }
+
+    /**
+     * Minutes more where the mat has not room for everybody at once: each further wave drills after the one before.
+     *
+     * @param waves 1: all at once
+     */
+    public int waiting(TermPlan.Goal goal, int waves) {
+        int seconds = 2 * 2 * reps(goal) * PACE;
+        return (waves - 1) * ((seconds + MINUTE - 1) / MINUTE);
     }
 
     /** Falls of each person when it is drilled in a class. */
@@ -140,7 +160,7 @@ public final class Teaching {
     }
 
     /** Subjects that come before it: what it builds on, and the falls of whoever is thrown. */
-    Set<String> needs(TermPlan.Goal goal) {
+    public Set<String> needs(TermPlan.Goal goal) {
         Set<String> needs = new TreeSet<>();
         techniques(goal).forEach(technique -> {
             needs.addAll(technique.prerequisites());
@@ -154,7 +174,7 @@ public final class Teaching {
     }
 
     /** Techniques that come right before or after it in one of the club's chains. */
-    Set<String> beside(TermPlan.Goal goal) {
+    public Set<String> beside(TermPlan.Goal goal) {
         return chains.values().stream()
                 .filter(chain -> chain.first() != null)
                 .flatMap(chain -> chain.first().all())

@@ -7,6 +7,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import lynchet.core.club.Parts;
 import lynchet.core.term.TermPlan;
+import lynchet.core.term.Wanted;
 import lynchet.core.term.plan.Impossible;
 import lynchet.core.term.plan.Planner;
 import lynchet.server.club.Known;
@@ -91,7 +92,12 @@ class PlanController {
     @GetMapping("/{id}/wanted")
     List<Wanted> wanted(@PathVariable String id) {
         TermPlan plan = desk.plan(id);
-        return Wanted.of(plan.track(), desk.track(plan.track()), taught.now(), desk.today());
+        return Wanted.of(
+                plan.track(),
+                desk.track(plan.track()),
+                taught.now().ladders(),
+                taught.now().teaching(),
+                desk.today());
     }
 
     @PostMapping

@@ -1,8 +1,12 @@
 package lynchet.core.term.plan;
 
 import java.time.LocalDate;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.SortedSet;
 import org.jspecify.annotations.Nullable;
 
@@ -10,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * What the planner is asked.
  *
  * @param lessons the track's classes of the term, in their order
- * @param items what is to be taught
+ * @param items what is to be taught; what is new and something builds on that must be there has to be there itself
  * @param grading the day of the exam; null: there is none
  * @param mostFalls falls that a class bears
  * @param set where items stand for good: taught already, or kept there; by item, places of lessons
@@ -35,9 +39,25 @@ public record Asked(
 
     public Asked {
         lessons = List.copyOf(lessons);
-        items = List.copyOf(items);
+        items = withNeeded(items);
         set = Map.copyOf(set);
         was = Map.copyOf(was);
+    }
+
+    private static List<Item> withNeeded(List<Item> items) {
+        Set<String> must = new HashSet<>();
+        Deque<Item> open = new ArrayDeque<>(items.stream().filter(Item::must).toList());
+        while (!open.isEmpty()) {
+            Item item = open.pop();
+            if (must.add(item.id())) {
+                items.stream()
+                        .filter(other -> other.fresh() && item.needs().contains(other.id()))
+                        .forEach(open::push);
+            }
+        }
+        return items.stream()
+                .map(item -> must.contains(item.id()) ? item.asMust() : item)
+                .toList();
     }
 
     /** The same, as if there had been no plan before. */
@@ -56,13 +76,18 @@ public record Asked(
         return GAPS[Math.min(n, GAPS.length - 1)];
     }
 
-    /** How many meetings an item has place for: those wanted by distance and one at the end, and three for each weekday. */
+    /**
+     * How many meetings an item has place for: those wanted by distance and one at the end, three for each weekday, and as many as
+     * it had.
+     */
     int meetings() {
         int wanted = 1;
         for (int at = 0, n = 0; at < lessons.size(); at += gapAfter(n), n++) {
             wanted++;
         }
         long weekdays = lessons.stream().map(Lesson::slot).distinct().count();
-        return (int) Math.min(lessons.size(), Math.max(Math.max(wanted, Item.MEETINGS), Math.min(9, 3 * weekdays)));
+        int had = was.values().stream().mapToInt(SortedSet::size).max().orElse(0);
+        return (int) Math.min(
+                lessons.size(), Math.max(Math.max(wanted, had), Math.max(Item.MEETINGS, Math.min(9, 3 * weekdays))));
     }
 }

@@ -38,6 +38,10 @@ public record Item(
         beside = Set.copyOf(beside);
     }
 
+    Item asMust() {
+        return new Item(id, name, true, fresh, standing, first, again, falls, needs, beside, theme);
+    }
+
     /** Minutes of its n-th meeting this term, 0 the first. */
     int minutes(int n) {
         return n == 0 && fresh ? first : again;

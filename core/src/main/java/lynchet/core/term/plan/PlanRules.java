@@ -27,13 +27,14 @@ public final class PlanRules implements ConstraintProvider {
 
     private static final int LATE = 100;
     private static final int FIRST_OWED = 3;
-    private static final int PER_CLASS_OFF = 3;
+    private static final int PER_CLASS_OFF = 2;
     private static final int PER_DAY_STALE = 1;
-    private static final int PER_DAY_STALE_MUST = 4;
-    private static final int PER_WEEKDAY = 5;
+    private static final int PER_DAY_STALE_MUST = 8;
+    private static final int PER_WEEKDAY = 10;
     private static final int WEEKDAY_MEETINGS = 3;
     private static final int LEFT_OUT = 8;
     private static final int LEFT_OUT_AGAIN = 3;
+    private static final int EMPTY = 60;
     private static final int APART = 2;
     private static final int LOPSIDED = 6;
     private static final int THEME = 60;
@@ -74,6 +75,7 @@ public final class PlanRules implements ConstraintProvider {
                 notStale(rules),
                 weekdays(rules),
                 leftOut(rules),
+                notEmpty(rules),
                 neighbours(rules),
                 bothHeights(rules),
                 theme(rules),
@@ -209,6 +211,14 @@ public final class PlanRules implements ConstraintProvider {
                 .filter(one -> one.getLesson() == null && !one.item().must() && one.n() < Item.MEETINGS)
                 .penalize(WISH, one -> one.n() == 0 ? LEFT_OUT : LEFT_OUT_AGAIN)
                 .asConstraint("what comes if time allows");
+    }
+
+    private static Constraint notEmpty(ConstraintFactory rules) {
+        return rules.forEach(Lesson.class)
+                .filter(lesson -> lesson.open() && lesson.minutes() > 0)
+                .ifNotExists(Meeting.class, equal(lesson -> lesson, Meeting::getLesson))
+                .penalize(WISH, lesson -> EMPTY)
+                .asConstraint("no class without anything");
     }
 
     private static Constraint neighbours(ConstraintFactory rules) {

@@ -17,6 +17,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -30,9 +31,13 @@ import org.jspecify.annotations.Nullable;
 public final class Planner {
 
     private static final int TRIES = 6;
-    private static final int SLICES = 8;
+    private static final int SLICES = 6;
     private static final int LOOKS = 30_000;
     private static final int FEW_LOOKS = 3_000;
+
+    /** Slices for what is only mended. */
+    private static final int MENDING = 3;
+
     private static final String NOTHING_OWED = "0hard/0medium/-1000000soft";
 
     /** Looks on while it is planned. */
@@ -77,22 +82,57 @@ public final class Planner {
 
     /** A plan that keeps every rule, found in one look; wishes may be left open. */
     public static Placing quickly(Asked asked) {
-        return placing(bettered(asked, needed(asked, Watch.NOBODY, FEW_LOOKS), Watch.NOBODY, 1, FEW_LOOKS));
+        Placing found =
+                placing(bettered(asked, needed(asked, Watch.NOBODY, FEW_LOOKS), Set.of(), Watch.NOBODY, 1, FEW_LOOKS));
+        return Spare.used(asked, found, lesson -> true);
     }
 
     static Placing plan(Asked asked, Watch watch, int slices) {
         if (!asked.was().isEmpty()) {
-            Timetable mended = bettered(asked, new Placing(asked.was(), 0), watch, slices, LOOKS);
+            Placing was = new Placing(asked.was(), 0);
+            Set<String> still = untouched(asked);
+            Timetable mended = still.size() < asked.items().size()
+                    ? bettered(asked, was, still, watch, Math.min(MENDING, slices), LOOKS)
+                    : bettered(asked, was, Set.of(), watch, Math.min(MENDING, slices), LOOKS);
+            if (!isWhole(mended)
+                    && !still.isEmpty()
+                    && still.size() < asked.items().size()) {
+                mended = bettered(asked, was, Set.of(), watch, Math.min(MENDING, slices), LOOKS);
+            }
             if (isWhole(mended)) {
-                return placing(mended);
+                Placing found = placing(mended);
+                return Spare.used(asked, found, lesson -> isChanged(asked, found, lesson));
             }
         }
-        return placing(bettered(asked, needed(asked, watch, LOOKS), watch, slices, LOOKS));
+        Placing found = placing(bettered(asked, needed(asked, watch, LOOKS), Set.of(), watch, slices, LOOKS));
+        return Spare.used(asked, found, lesson -> true);
+    }
+
+    /** Items that lost nothing and owe nothing: a replan tries to leave them alone. */
+    private static Set<String> untouched(Asked asked) {
+        return asked.items().stream()
+                .filter(item -> {
+                    SortedSet<Integer> was = asked.was().getOrDefault(item.id(), new TreeSet<>());
+                    SortedSet<Integer> set = asked.set().getOrDefault(item.id(), new TreeSet<>());
+                    SortedSet<Integer> stands = new TreeSet<>(set);
+                    was.stream().filter(n -> asked.lessons().get(n).open()).forEach(stands::add);
+                    boolean isWhole = stands.size() >= (item.must() ? Item.MEETINGS : 1);
+                    return isWhole && stands.containsAll(was);
+                })
+                .map(Item::id)
+                .collect(Collectors.toSet());
+    }
+
+    private static boolean isChanged(Asked asked, Placing now, Lesson lesson) {
+        return asked.items().stream()
+                .anyMatch(item -> now.of(item.id()).contains(lesson.index())
+                        != asked.was().getOrDefault(item.id(), new TreeSet<>()).contains(lesson.index()));
     }
 
     /** The best that is found from where a plan stands. */
-    private static Timetable bettered(Asked asked, Placing from, Watch watch, int slices, int looks) {
-        Timetable best = new Setting(asked, from, asked.meetings()).timetable(ordered(asked.items()));
+    private static Timetable bettered(
+            Asked asked, Placing from, Set<String> still, Watch watch, int slices, int looks) {
+        Timetable best = new Setting(asked, from, still, asked.meetings()).timetable(ordered(asked.items()));
         HardMediumSoftScore before = null;
         for (int slice = 0; slice < slices; slice++) {
             watch.best(placing(best), TRIES + slice, TRIES + slices);
@@ -130,7 +170,8 @@ public final class Planner {
                             attempt,
                             looks,
                             new TerminationConfig().withBestScoreLimit(NOTHING_OWED))
-                    .solve(new Setting(attempt == 0 ? asked : asked.anew(), null, Item.MEETINGS).timetable(order));
+                    .solve(new Setting(attempt == 0 ? asked : asked.anew(), null, Set.of(), Item.MEETINGS)
+                            .timetable(order));
             best = best == null || found.score().compareTo(best.score()) > 0 ? found : best;
             watch.best(placing(best), attempt, TRIES + SLICES);
         }

@@ -16,9 +16,10 @@ import org.jspecify.annotations.Nullable;
  * How the planner starts: where everything stands before it looks.
  *
  * @param from where it begins from; null: from the plan before, else from nothing
+ * @param still ids of items that stay where they stood
  * @param most how many meetings an item may have; where it is no more than those needed, what comes if time allows waits
  */
-record Setting(Asked asked, Planner.@Nullable Placing from, int most) {
+record Setting(Asked asked, Planner.@Nullable Placing from, Set<String> still, int most) {
 
     /** @param order the items in the order in which they are placed */
     Timetable timetable(List<Item> order) {
@@ -41,9 +42,14 @@ record Setting(Asked asked, Planner.@Nullable Placing from, int most) {
             start.addAll(set.tailSet(now));
             List<Integer> begin = new ArrayList<>(past);
             begin.addAll(start);
+            boolean isStill = still.contains(item.id());
             boolean waits = from == null && !item.must();
-            for (int n = 0; n < Math.max(past.size() + set.tailSet(now).size(), waits ? 0 : most); n++) {
-                meetings.add(new Meeting(item, n, n < begin.size() ? lesson(begin.get(n)) : null, n < past.size()));
+            int many = isStill
+                    ? begin.size()
+                    : Math.max(past.size() + set.tailSet(now).size(), waits ? 0 : most);
+            for (int n = 0; n < many; n++) {
+                boolean isPinned = isStill || n < past.size();
+                meetings.add(new Meeting(item, n, n < begin.size() ? lesson(begin.get(n)) : null, isPinned));
             }
         }
         return new Timetable(reachable(meetings, kept), asked.items(), bounds(), kept, stood, meetings);

@@ -17,6 +17,7 @@ import java.util.stream.Stream;
 public class Timetable {
 
     @ValueRangeProvider
+    @ProblemFactCollectionProperty
     private List<Lesson> lessons;
 
     @ProblemFactCollectionProperty

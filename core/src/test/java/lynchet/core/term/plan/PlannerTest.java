@@ -60,19 +60,38 @@ class PlannerTest {
         assertThat(plan.at().keySet()).as("there is time for all").hasSize(14);
     }
 
+    /** A year of four tracks with three classes a week each: 624 classes. */
+    @Test
+    void aYearOfFourTracksHolds() {
+        for (int track = 0; track < 4; track++) {
+            List<Item> items = new ArrayList<>();
+            for (int n = 0; n < 70; n++) {
+                String id = String.format("i%02d", n);
+                String[] needs = n % 5 > track ? new String[] {String.format("i%02d", n - 1)} : new String[0];
+                items.add(item(id, n % 4 > 0, 12 + n % 3 * 4, 8 + n % 3, needs));
+            }
+            Asked asked = asked(lessons(52, 3, 45, 2), items, MONDAY.plusWeeks(52));
+            Planner.Placing plan = Planner.plan(asked, Planner.Watch.NOBODY, track == 0 ? 1 : 0);
+            assertThat(broken(asked, plan)).as("track %d", track).isEmpty();
+        }
+    }
+
     /** A class is cancelled: what stood in it finds another place, and hardly anything else moves. */
     @Test
     void aCancelledClassChangesLittle() {
-        List<Lesson> lessons = lessons(14, 2, 45, 2);
-        Asked first = asked(lessons, fourteen(), MONDAY.plusWeeks(14));
-        Planner.Placing plan = plan(first);
         List<Integer> changed = new ArrayList<>();
-        for (int off = 4; off < 24; off += 2) {
-            Asked again = cancelled(first, plan, off);
-            Planner.Placing replan = plan(again);
-            assertThat(broken(again, replan)).as("without class %d", off).isEmpty();
-            changed.add(changed(plan, replan, lessons.size()));
+        for (int many = 12; many <= 14; many++) {
+            List<Lesson> lessons = lessons(14, 2, 45, 2);
+            Asked first = asked(lessons, fourteen().subList(0, many), MONDAY.plusWeeks(14));
+            Planner.Placing plan = plan(first);
+            for (int off = 4; off < 24; off += 2) {
+                Asked again = cancelled(first, plan, off);
+                Planner.Placing replan = plan(again);
+                assertThat(broken(again, replan)).as("without class %d", off).isEmpty();
+                changed.add(changed(plan, replan, lessons.size()));
+            }
         }
+        assertThat(changed).hasSize(30);
         changed.sort(null);
         assertThat(changed.get(changed.size() / 2))
                 .as("classes that change: %s", changed)
@@ -127,6 +146,24 @@ class PlannerTest {
                 .as("it is shown where it is kept first")
                 .isEqualTo(9);
         assertThat(plan.of("theme")).containsAnyOf(12, 13);
+    }
+
+    /** Minutes that are free are used for what has been shown; never in the very next class, and no class stands empty. */
+    @Test
+    void freeMinutesAreUsed() {
+        List<Item> items = fourteen().subList(0, 7);
+        Asked asked = asked(lessons(14, 2, 45, 2), items, MONDAY.plusWeeks(14));
+        Planner.Placing bare = Planner.plan(asked, Planner.Watch.NOBODY, 0);
+        assertThat(broken(asked, bare)).isEmpty();
+        int meetings = bare.at().values().stream().mapToInt(Set::size).sum();
+        assertThat(meetings).as("28 for what must be, and more").isGreaterThan(7 * 6);
+        bare.at().values().forEach(on -> assertThat(on).hasSizeLessThanOrEqualTo(28 / 4));
+        Planner.Placing plan = plan(asked);
+        assertThat(broken(asked, plan)).isEmpty();
+        assertThat(IntStream.range(0, 28).filter(n -> in(plan, n).isEmpty())).isEmpty();
+        items.forEach(item -> assertThat(bare.of(item.id()).last())
+                .as("in the last weeks as well")
+                .isGreaterThanOrEqualTo(24));
     }
 
     @Test

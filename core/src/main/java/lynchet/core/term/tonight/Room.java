@@ -1,0 +1,30 @@
+package lynchet.core.term.tonight;
+
+import java.util.List;
+import lynchet.core.mat.ClassSum;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.pair.Partner;
+
+/**
+ * Who is here, and the class they are here for.
+ *
+ * @param here in order of id
+ * @param minutes of technique that the class bears
+ * @param fresh new items that it bears
+ */
+public record Room(TrainingClass training, List<Here> here, int minutes, int fresh) {
+
+    public Room {
+        here = here.stream()
+                .sorted(java.util.Comparator.comparing(one -> one.body().id()))
+                .toList();
+    }
+
+    /** Falls that everybody here bears: few where anybody is a junior or new, for all of them drill the same. */
+    int mostFalls() {
+        boolean isCareful = here.stream()
+                .map(Here::body)
+                .anyMatch(one -> one.isNew() || (one.age() != null && one.age() < Partner.ADULT));
+        return isCareful ? ClassSum.FEW_FALLS : ClassSum.MOST_FALLS;
+    }
+}

@@ -22,6 +22,7 @@ const TermPage = lazy(() => import('./term/TermPage').then((m) => ({ default: m.
 const TermForm = lazy(() => import('./term/TermForm').then((m) => ({ default: m.TermFormPage })));
 const WeekSheet = lazy(() => import('./term/WeekSheet').then((m) => ({ default: m.WeekSheet })));
 const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.MatPage })));
+const TonightPage = lazy(() => import('./mat/tonight/TonightPage').then((m) => ({ default: m.TonightPage })));
 const WallPage = lazy(() => import('./mat/pair/WallPage').then((m) => ({ default: m.WallPage })));
 const SheetPage = lazy(() => import('./mat/SheetPage').then((m) => ({ default: m.SheetPage })));
 const PlanPage = lazy(() => import('./mat/PlanPage').then((m) => ({ default: m.PlanPage })));
@@ -108,6 +109,7 @@ export function App() {
               <Route path="/mat/week" element={<WeekPage />} />
               <Route path="/mat/:id/off" element={<OffPage />} />
               <Route path="/mat/:id/plan" element={<PlanPage />} />
+              <Route path="/mat/:id/tonight" element={<TonightPage />} />
               <Route path="/mat/:id/wall" element={<WallPage />} />
               <Route path="/mat/:id/sheet" element={<SheetPage />} />
               <Route path="/mat/:id/cards" element={<CardsPage />} />

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { read, readTagged } from './client';
-import type { Job, PlanLine, PlanView, Terms, Wanted } from './types';
+import type { Evening, Job, PlanLine, PlanView, Terms, Wanted } from './types';
 
 /** The terms, the latest first. */
 export const useTerms = () => useQuery<Terms>({ queryKey: ['terms'], queryFn: () => read('/terms') });
@@ -23,6 +23,14 @@ export const useWanted = (id: string) =>
     queryKey: ['plans', id, 'wanted'],
     queryFn: () => read(`/plans/${id}/wanted`),
     placeholderData: keepPreviousData,
+  });
+
+/** Ways to spend an evening, from who is here now. */
+export const useTonight = (classId: string) =>
+  useQuery<Evening>({
+    queryKey: ['classes', classId, 'tonight'],
+    queryFn: () => read(`/classes/${classId}/tonight`),
+    gcTime: 0,
   });
 
 const OVER = ['DONE', 'FAILED', 'CANCELLED'];

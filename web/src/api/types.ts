@@ -108,6 +108,9 @@ export type PlanView = S['PlanView'];
 export type GoalRow = S['GoalRow'];
 export type Lesson = S['Lessoned'];
 export type Wanted = S['Wanted'];
+export type Evening = S['Evening'];
+export type Way = S['Way'];
+export type Suggested = S['Suggested'];
 /** What planning found: the result of its job. */
 export type Proposal = { view: PlanView; changed: string[] };
 export type Difference = S['Difference'];

@@ -20,9 +20,24 @@ export function Blocks({ map, sheet, readOnly }: Props) {
       <div className={classes.planned}>
         <h2>{sheet.training.theme}</h2>
         {!readOnly && sheet.training.blocks.length > 0 && (
-          <Button component={Link} to={`/mat/${sheet.training.id}/plan`} variant="default" size="compact-md">
-            Change the plan
-          </Button>
+          <>
+            <Button
+              component={Link}
+              to={`/mat/${sheet.training.id}/plan`}
+              variant="default"
+              size="compact-md"
+            >
+              Change the plan
+            </Button>
+            <Button
+              component={Link}
+              to={`/mat/${sheet.training.id}/tonight`}
+              variant="default"
+              size="compact-md"
+            >
+              From who is here
+            </Button>
+          </>
         )}
       </div>
       {sheet.training.handOver && <p className={classes.hint}>{sheet.training.handOver}</p>}
@@ -33,9 +48,20 @@ export function Blocks({ map, sheet, readOnly }: Props) {
         <div className={classes.unplanned}>
           <p>Nothing is planned for this class. People can be checked in and marked all the same.</p>
           {!readOnly && (
-            <Button component={Link} to={`/mat/${sheet.training.id}/plan`} size="md">
-              Plan it
-            </Button>
+            <>
+              <Button component={Link} to={`/mat/${sheet.training.id}/plan`} size="md">
+                Plan it
+              </Button>
+              <Button
+                component={Link}
+                to={`/mat/${sheet.training.id}/tonight`}
+                size="md"
+                variant="default"
+                ml={8}
+              >
+                From who is here
+              </Button>
+            </>
           )}
         </div>
       )}

@@ -30,17 +30,20 @@ type EmptyProps = {
   children: ReactNode;
   /** Where a head coach begins, the usual way first. */
   steps?: { label: string; to: string }[];
+  /** Whether any coach may take the first step, and not the head coach alone. */
+  isCoachs?: boolean;
 };
 
 /** What goes here, and the first step as a button. */
-export function Empty({ title, children, steps = [] }: EmptyProps) {
-  const isHead = useSession().data?.role === 'HEAD';
+export function Empty({ title, children, steps = [], isCoachs = false }: EmptyProps) {
+  const role = useSession().data?.role;
+  const mayBegin = role === 'HEAD' || (isCoachs && role === 'COACH');
   return (
     <div className={classes.box}>
       <h2>{title}</h2>
       <p>{children}</p>
-      {steps.length > 0 && !isHead && <p>A head coach can begin here.</p>}
-      {isHead && (
+      {steps.length > 0 && !mayBegin && <p>A {isCoachs ? 'coach' : 'head coach'} can begin here.</p>}
+      {mayBegin && (
         <p className={classes.steps}>
           {steps.map(({ label, to }, i) => (
             <Button key={to} component={Link} to={to} variant={i === 0 ? 'filled' : 'default'}>

@@ -112,6 +112,31 @@ class TermTest {
     }
 
     @Test
+    void anEveningIsMadeFromWhoIsHere() {
+        try (Coach coach = new Coach(With.FINGER, 1024, 768, club.address)) {
+            coach.signIn("coach");
+            coach.go("/mat/juniors-2026-11-24/tonight");
+            coach.see("h2", "Nobody is here yet");
+            coach.nothingIsWrongHere();
+            coach.touch(coach.see("a", "Check people in"));
+            for (String who : List.of("milo-thorne", "tess-ashgrove", "bo-lindale", "ada-quickly")) {
+                coach.touch(coach.see("[data-student=" + who + "]"));
+            }
+            coach.see("span", "4 here");
+            String planned = coach.see("aside h2").getText();
+            coach.touch(coach.see("a", "From who is here"));
+            coach.see("span", " of 4 need");
+            coach.nothingIsWrongHere();
+            coach.touch(coach.see("button", "Make it the class"));
+            coach.see("div", "This is the class now");
+            coach.until("the class is another", () -> !shows(coach, "aside h2", "textContent", planned));
+            coach.use("button", "Undo");
+            coach.see("div", "The class is as it was");
+            coach.until("the class is as it was", () -> shows(coach, "aside h2", "textContent", planned));
+        }
+    }
+
+    @Test
     void onThePhoneTheFieldIsAList() {
         try (Coach coach = new Coach(With.FINGER, 390, 844, club.address)) {
             coach.signIn("coach");

@@ -16,9 +16,9 @@ import lynchet.core.term.TermQuestion;
 import lynchet.core.term.plan.Asked;
 import lynchet.core.term.plan.Impossible;
 import lynchet.core.term.plan.Planner;
-import lynchet.core.term.tonight.Proposal;
 import lynchet.core.term.tonight.Room;
 import lynchet.core.term.tonight.Tonight;
+import lynchet.core.term.tonight.Way;
 
 /** Ways to choose what a class teaches; each has the same minutes and at most as many new items. */
 final class Teachers {
@@ -135,7 +135,7 @@ final class Teachers {
             Filling filling = new Filling(season, shown, chosen);
             Tonight.of(room, season.teaching).ways().stream()
                     .flatMap(way -> way.lines().stream())
-                    .map((Proposal.Line line) -> line.goal().subject())
+                    .map((Way.Suggested line) -> line.goal().subject())
                     .forEach(filling::add);
             return chosen;
         };

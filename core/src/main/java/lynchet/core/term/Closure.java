@@ -39,6 +39,11 @@ public record Closure(
         return !day.isBefore(from) && !day.isAfter(until) && (tracks.isEmpty() || tracks.contains(track));
     }
 
+    /** Whether nobody at all trains on a day. */
+    public boolean closesAll(LocalDate day) {
+        return tracks.isEmpty() && !day.isBefore(from) && !day.isAfter(until);
+    }
+
     public boolean closes(TrainingClass trained) {
         return closes(trained.track(), trained.date());
     }

@@ -136,7 +136,7 @@ public final class TermQuestion {
     }
 
     /** Minutes of technique that a class bears. */
-    static int minutes(TermPlan plan, TrainingClass training) {
+    public static int minutes(TermPlan plan, TrainingClass training) {
         return plan.minutes() == 0 ? training.minutes() / 2 : Math.min(plan.minutes(), training.minutes());
     }
 

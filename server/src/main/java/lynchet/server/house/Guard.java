@@ -54,6 +54,7 @@ class Guard {
                                 "/api/classes/*/telling",
                                 "/api/classes/*/pairs",
                                 "/api/classes/*/calls",
+                                "/api/classes/*/tonight",
                                 "/api/letters/**",
                                 "/api/asks",
                                 "/api/incidents/**",

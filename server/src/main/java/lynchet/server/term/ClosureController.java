@@ -8,6 +8,7 @@ import lynchet.core.club.Parts;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.rule.Say;
 import lynchet.core.term.Closure;
+import lynchet.core.term.Term;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
@@ -57,6 +58,7 @@ class ClosureController {
     @PostMapping
     ResponseEntity<Closure> add(@RequestBody Closure closure) {
         nobodyTrained(closure);
+        nobodyIsExamined(closure);
         return ETags.tagged(edits.add(Parts.CLOSURES, closure));
     }
 
@@ -66,6 +68,7 @@ class ClosureController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Closure closure) {
         nobodyTrained(closure);
+        nobodyIsExamined(closure);
         return ETags.tagged(edits.change(Parts.CLOSURES, id, tag, closure));
     }
 
@@ -86,6 +89,20 @@ class ClosureController {
             String some = Say.and(held.subList(0, Math.min(NAMED, held.size())));
             String more = held.size() > NAMED ? ", and in " + (held.size() - NAMED) + " more classes" : "";
             throw Refusal.bad("CLOSURE_ATTENDED", "/from", "People trained in " + some + more + " on these days.");
+        }
+    }
+
+    /** A day on which a term has its grading is not closed to everybody. */
+    private void nobodyIsExamined(Closure closure) {
+        for (Term term : taught.now().taught().terms()) {
+            for (LocalDate day : term.gradingDays()) {
+                if (closure.closesAll(day)) {
+                    throw Refusal.bad(
+                            "CLOSURE_GRADING",
+                            "/from",
+                            term.name() + " has its grading on " + day + ": move the grading, or leave that day open.");
+                }
+            }
         }
     }
 

@@ -79,10 +79,7 @@ class TermController {
                         "GRADING_OUTSIDE", "/gradingDays/" + n, "The grading on " + day + " is outside the term.");
             }
             boolean isClosed = term.closures().contains(day)
-                    || taught.now().taught().closures().stream()
-                            .anyMatch(closure -> closure.tracks().isEmpty()
-                                    && !day.isBefore(closure.from())
-                                    && !day.isAfter(closure.until()));
+                    || taught.now().taught().closures().stream().anyMatch(closure -> closure.closesAll(day));
             if (isClosed) {
                 throw Refusal.bad(
                         "GRADING_CLOSED", "/gradingDays/" + n, "There is no class on " + day + ": the day is closed.");

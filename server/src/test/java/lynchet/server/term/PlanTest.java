@@ -186,6 +186,13 @@ class PlanTest {
         out.put("gradingDays", List.of("2027-06-01"));
         assertThat(coach.post("/api/terms", out).status()).as("the head's").isEqualTo(403);
         head.post("/api/terms", out).expect(200);
+        Map<String, Object> closure = new java.util.HashMap<>(
+                Map.of("id", "works", "name", "Works", "from", "2027-05-30", "until", "2027-06-02"));
+        HttpUser.Answer examined = head.post("/api/closures", closure);
+        assertThat(examined.code()).isEqualTo("CLOSURE_GRADING");
+        assertThat(examined.text()).contains("Summer has its grading on 2027-06-01");
+        closure.put("tracks", List.of("juniors"));
+        head.post("/api/closures", closure).expect(200);
         coach.post(
                         "/api/plans",
                         Map.of(

@@ -41,7 +41,7 @@ final class Suits {
     }
 
     /** What something adds up to; its {@code left} says why it is not for tonight. */
-    Proposal.Line of(TermPlan.Goal goal) {
+    Way.Suggested of(TermPlan.Goal goal) {
         String subject = goal.subject();
         int need = count(one -> one.lacks(subject));
         int rusty = count(one -> one.isRusty(subject, day));
@@ -57,7 +57,7 @@ final class Suits {
                 .mapToDouble(
                         one -> Wanted.weight(one.lacks(subject), one.memory().get(subject), day))
                 .sum();
-        return new Proposal.Line(
+        return new Way.Suggested(
                 goal,
                 teaching.name(goal),
                 need,
@@ -181,8 +181,7 @@ final class Suits {
             notes.add("Shown for the first time on " + when + ": met again within the week, it stays.");
             return Optional.empty();
         }
-        return Optional.of(Say.count(had.size(), "of those here has", "of those here have") + " met it this week, on "
-                + when + ".");
+        return Optional.of(had.size() + " of " + here.size() + " met it this week, on " + when + ".");
     }
 
     private Optional<String> few(List<Here> some, String sentence, List<String> notes) {

@@ -19,7 +19,7 @@ import lynchet.core.term.TermPlan;
  * @param ways the best first, none sharing anything with another; fewer where there is not enough
  * @param left what would count for much and is not for tonight, with why
  */
-public record Tonight(List<Proposal> ways, List<Proposal.Line> left) {
+public record Tonight(List<Way> ways, List<Way.Suggested> left) {
 
     private static final int WAYS = 3;
     private static final int MOST_LINES = 4;
@@ -40,18 +40,18 @@ public record Tonight(List<Proposal> ways, List<Proposal.Line> left) {
         room.here()
                 .forEach(
                         one -> one.asked().lines().forEach((subject, line) -> goals.putIfAbsent(subject, line.goal())));
-        List<Proposal.Line> all = goals.values().stream()
+        List<Way.Suggested> all = goals.values().stream()
                 .filter(goal -> !teaching.techniques(goal).isEmpty())
                 .map(suits::of)
                 .filter(line -> line.need() + line.rusty() > 0)
-                .sorted(Comparator.comparing((Proposal.Line line) -> -worth(line, teaching))
+                .sorted(Comparator.comparing((Way.Suggested line) -> -worth(line, teaching))
                         .thenComparing(line -> line.goal().subject()))
                 .toList();
-        List<Proposal.Line> open =
+        List<Way.Suggested> open =
                 new ArrayList<>(all.stream().filter(line -> line.left() == null).toList());
-        List<Proposal> ways = new ArrayList<>();
+        List<Way> ways = new ArrayList<>();
         while (ways.size() < WAYS && !open.isEmpty()) {
-            List<Proposal.Line> lines = filled(room, open, teaching);
+            List<Way.Suggested> lines = filled(room, open, teaching);
             if (lines.isEmpty()) {
                 break;
             }
@@ -61,35 +61,36 @@ public record Tonight(List<Proposal> ways, List<Proposal.Line> left) {
         return new Tonight(
                 ways,
                 all.stream()
-                        .filter(line -> line.left() != null)
-                        .sorted(Comparator.comparing((Proposal.Line line) -> -line.weight())
+                        .filter(line -> line.left() != null && line.need() > 0)
+                        .sorted(Comparator.comparing((Way.Suggested line) -> -line.need())
+                                .thenComparing(line -> -line.weight())
                                 .thenComparing(line -> line.goal().subject()))
                         .limit(MOST_LEFT)
                         .toList());
     }
 
     /** What it counts for a minute of meeting it; what it takes to show it is paid once and not counted. */
-    private static double worth(Proposal.Line line, Teaching teaching) {
+    private static double worth(Way.Suggested line, Teaching teaching) {
         return line.weight() / teaching.again(line.goal());
     }
 
     /** The class filled with what counts for most a minute, first what counts for most of all. */
-    private static List<Proposal.Line> filled(Room room, List<Proposal.Line> open, Teaching teaching) {
-        List<Proposal.Line> lines = new ArrayList<>();
+    private static List<Way.Suggested> filled(Room room, List<Way.Suggested> open, Teaching teaching) {
+        List<Way.Suggested> lines = new ArrayList<>();
         Set<String> beside = new HashSet<>();
         int minutes = 0;
         int falls = 0;
         int fresh = 0;
-        List<Proposal.Line> rest = new ArrayList<>(open);
+        List<Way.Suggested> rest = new ArrayList<>(open);
         while (lines.size() < MOST_LINES) {
             int usedMinutes = minutes;
             int usedFalls = falls;
             int usedFresh = fresh;
-            Proposal.Line best = rest.stream()
+            Way.Suggested best = rest.stream()
                     .filter(line -> usedMinutes + line.minutes() <= room.minutes()
                             && usedFalls + line.falls() <= room.mostFalls()
                             && usedFresh + (line.isNew() ? 1 : 0) <= room.fresh())
-                    .max(Comparator.comparing((Proposal.Line line) -> worth(line, teaching)
+                    .max(Comparator.comparing((Way.Suggested line) -> worth(line, teaching)
                                     * (beside.contains(line.goal().subject()) ? BESIDE : 1))
                             .thenComparing(line -> line.goal().subject(), Comparator.reverseOrder()))
                     .orElse(null);
@@ -106,13 +107,13 @@ public record Tonight(List<Proposal> ways, List<Proposal.Line> left) {
         return lines;
     }
 
-    private static Proposal proposal(Room room, List<Proposal.Line> lines, Teaching teaching) {
+    private static Way proposal(Room room, List<Way.Suggested> lines, Teaching teaching) {
         TrainingClass bare = room.training().withBlocks(List.of());
-        return new Proposal(
+        return new Way(
                 lines,
-                lines.stream().mapToInt(Proposal.Line::minutes).sum(),
-                lines.stream().mapToInt(Proposal.Line::falls).sum(),
-                lines.stream().mapToDouble(Proposal.Line::weight).sum(),
+                lines.stream().mapToInt(Way.Suggested::minutes).sum(),
+                lines.stream().mapToInt(Way.Suggested::falls).sum(),
+                lines.stream().mapToDouble(Way.Suggested::weight).sum(),
                 PlannedClasses.made(
                         bare,
                         lines.stream()

@@ -136,9 +136,9 @@ class TonightTest {
                     Set.of("side-fall")));
         }
         Tonight tonight = Tonight.of(new Room(training(3), here, 45, 2), teaching);
-        Proposal best = tonight.ways().get(0);
+        Way best = tonight.ways().get(0);
         assertThat(best.lines())
-                .extracting(Proposal.Line::sentence)
+                .extracting(Way.Suggested::sentence)
                 .containsExactly(
                         "hip-throw: 7 of 12 need it for the next rank, new to 12; 23 min in 2 waves; 10 falls each.",
                         "escape: 7 of 12 need it for the next rank, rusty in 5; 10 min.");
@@ -188,9 +188,9 @@ class TonightTest {
                 9, 30, Set.of(), Set.of("hip-throw"), Map.of(), Set.of("side-fall"), Restriction.Kind.NO_THROWS_TAKEN));
         assertThat(leftOf(thrown)).isEqualTo("Person 8 and Person 9 cannot be thrown yet, or not now.");
         assertThat(leftOf(four(Set.of("sweep"), met("sweep", 5, 4))))
-                .isEqualTo("4 of those here have met it this week, on Thu 19 Nov.");
+                .isEqualTo("4 of 4 met it this week, on Thu 19 Nov.");
         assertThat(of(four(Set.of("pass", "escape"), Map.of())).left())
-                .extracting(Proposal.Line::left)
+                .extracting(Way.Suggested::left)
                 .containsExactly("It builds on escape, which most here were never shown.");
     }
 
@@ -222,15 +222,15 @@ class TonightTest {
             boolean isCareful = here.stream().anyMatch(one -> one.body().age() < 16);
             Tonight tonight = of(here);
             Set<String> seen = new HashSet<>();
-            for (Proposal way : tonight.ways()) {
+            for (Way way : tonight.ways()) {
                 assertThat(way.minutes()).isLessThanOrEqualTo(45);
                 assertThat(way.falls()).isLessThanOrEqualTo(isCareful ? 20 : 60);
-                assertThat(way.lines()).filteredOn(Proposal.Line::isNew).hasSizeLessThanOrEqualTo(2);
+                assertThat(way.lines()).filteredOn(Way.Suggested::isNew).hasSizeLessThanOrEqualTo(2);
                 assertThat(way.minutes())
                         .isEqualTo(way.lines().stream()
-                                .mapToInt(Proposal.Line::minutes)
+                                .mapToInt(Way.Suggested::minutes)
                                 .sum());
-                for (Proposal.Line line : way.lines()) {
+                for (Way.Suggested line : way.lines()) {
                     assertThat(seen.add(line.goal().subject())).isTrue();
                     checked(line, here);
                 }
@@ -268,7 +268,7 @@ class TonightTest {
                         : new Restriction.Kind[0]);
     }
 
-    private static void checked(Proposal.Line line, List<Here> here) {
+    private static void checked(Way.Suggested line, List<Here> here) {
         String subject = line.goal().subject();
         int need = 0;
         int rusty = 0;

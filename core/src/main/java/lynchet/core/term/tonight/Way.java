@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param weight what it counts for: the sum of its lines
  * @param training the class made of it
  */
-public record Proposal(List<Line> lines, int minutes, int falls, double weight, TrainingClass training) {
+public record Way(List<Suggested> lines, int minutes, int falls, double weight, TrainingClass training) {
 
     /**
      * Something to be taught tonight, and its sum.
@@ -31,7 +31,7 @@ public record Proposal(List<Line> lines, int minutes, int falls, double weight, 
      * @param left why it is not proposed; null: it is
      * @param sentence its sum in words
      */
-    public record Line(
+    public record Suggested(
             TermPlan.Goal goal,
             String name,
             int need,
@@ -45,7 +45,7 @@ public record Proposal(List<Line> lines, int minutes, int falls, double weight, 
             @Nullable String left,
             String sentence) {}
 
-    public Proposal {
+    public Way {
         lines = Say.list(lines);
     }
 }

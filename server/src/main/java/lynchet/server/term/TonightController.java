@@ -1,0 +1,87 @@
+package lynchet.server.term;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import lynchet.core.card.Technique;
+import lynchet.core.club.Parts;
+import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Student;
+import lynchet.core.people.StudentState;
+import lynchet.core.term.TermPlan;
+import lynchet.core.term.TermQuestion;
+import lynchet.core.term.tonight.Here;
+import lynchet.core.term.tonight.Room;
+import lynchet.core.term.tonight.Tonight;
+import lynchet.server.club.Snapshot;
+import lynchet.server.club.Stores;
+import lynchet.server.club.Taught;
+import lynchet.server.mat.RecordStore;
+import lynchet.server.mat.StudentStates;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Proposes an evening from who is here. */
+@RestController
+@RequestMapping("/api/classes")
+class TonightController {
+
+    private static final int FRESH = 2;
+
+    private final RecordStore records;
+    private final Stores stores;
+    private final StudentStates states;
+    private final Taught taught;
+
+    TonightController(RecordStore records, Stores stores, StudentStates states, Taught taught) {
+        this.records = records;
+        this.stores = stores;
+        this.states = states;
+        this.taught = taught;
+    }
+
+    /**
+     * An evening as it could be.
+     *
+     * @param here how many are here
+     * @param ranked how many of them stand on a ladder that counts for the class, or may begin on one
+     * @param minutes of technique that the class bears
+     */
+    record Evening(int here, int ranked, int minutes, Tonight tonight) {}
+
+    @GetMapping("/{id}/tonight")
+    @Transactional(readOnly = true)
+    Evening tonight(@PathVariable String id) {
+        TrainingClass training = records.trained(id);
+        Snapshot now = taught.now();
+        Map<String, Student> present = stores.of(Parts.PEOPLE).find(records.presentIn(id));
+        Map<String, StudentState> stand = states.of(List.copyOf(present.keySet()));
+        Set<String> falls = now.map().techniques().stream()
+                .map(Technique::receiverFalls)
+                .flatMap(List::stream)
+                .collect(Collectors.toSet());
+        List<Here> here = present.values().stream()
+                .map(student -> Here.of(
+                        student,
+                        stand.getOrDefault(student.id(), StudentState.empty()),
+                        now.ladders(),
+                        training.track(),
+                        training.date(),
+                        falls))
+                .toList();
+        TermPlan plan = now.taught().all(Parts.PLANS).stream()
+                .filter(one ->
+                        one.track().equals(training.track()) && one.term().equals(training.term()))
+                .findFirst()
+                .orElse(null);
+        int minutes = plan == null ? training.minutes() / 2 : TermQuestion.minutes(plan, training);
+        Room room = new Room(training, here, minutes, plan == null ? FRESH : plan.fresh());
+        int ranked = (int)
+                here.stream().filter(one -> !one.asked().lines().isEmpty()).count();
+        return new Evening(here.size(), ranked, minutes, Tonight.of(room, now.teaching()));
+    }
+}

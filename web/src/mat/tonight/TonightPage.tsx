@@ -1,0 +1,188 @@
+import { Button } from '@mantine/core';
+import { useNavigate, useParams } from 'react-router';
+import { readPlan, usePlan, useSession } from '../../api/queries';
+import { useTonight } from '../../api/terms';
+import type { Evening, Suggested, TrainingClass, Way } from '../../api/types';
+import { useEdit } from '../../form/useEdit';
+import { PageHead } from '../../frame/PageHead';
+import { Scroll } from '../../ui/Scroll';
+import { Empty, Loaded } from '../../ui/States';
+import { count, date, time } from '../../ui/words';
+import classes from './Tonight.module.css';
+
+/** Three ways to spend an evening, from who is here; one press makes the class. */
+export function TonightPage() {
+  const { id = '' } = useParams();
+  const plan = usePlan(id);
+  const evening = useTonight(id);
+  return (
+    <Loaded query={plan}>
+      {({ value, tag }) => (
+        <Loaded query={evening}>{(shown) => <Ways training={value} tag={tag} evening={shown} />}</Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+type WaysProps = { training: TrainingClass; tag: string; evening: Evening };
+
+function Ways({ training, tag, evening }: WaysProps) {
+  const navigate = useNavigate();
+  const edit = useEdit();
+  const mayWrite = useSession().data?.role !== 'VIEWER';
+  const { ways, left } = evening.tonight;
+  const toMat = () => navigate(`/mat/${training.id}`);
+  const back = async () => {
+    const now = await readPlan(training.id);
+    await edit.save({ place: 'classes', body: training, tag: now.tag, done: 'The class is as it was.' });
+  };
+  const make = async (way: Way) => {
+    const done = 'This is the class now.';
+    if (await edit.save({ place: 'classes', body: way.training, tag, done, back: () => void back() }))
+      toMat();
+  };
+  return (
+    <>
+      <PageHead title="From who is here">
+        <span className="quiet">
+          {date(training.date)}, {time(training.start)} · {evening.here} here
+        </span>
+        <Button variant="default" onClick={toMat}>
+          To the mat
+        </Button>
+      </PageHead>
+      <Scroll label="Ways to spend the evening" className={classes.body}>
+        {ways.length === 0 ? (
+          <Nothing evening={evening} id={training.id} />
+        ) : (
+          <>
+            {training.blocks.length > 0 && (
+              <p className={classes.planned}>
+                Planned so far: {training.theme ?? count(training.blocks.length, 'block', 'blocks')}. What you
+                make here takes its place, and can be taken back.
+              </p>
+            )}
+            {edit.problem && (
+              <p role="alert" className={classes.problem}>
+                {edit.problem.message}
+              </p>
+            )}
+            <p className={classes.key}>
+              <span>
+                <i /> need it for the next rank
+              </span>
+              <span>
+                <i /> have lost most of it
+              </span>
+            </p>
+            <ol className={classes.ways}>
+              {ways.map((way, n) => (
+                <li key={way.lines[0].name}>
+                  <h2>
+                    {way.minutes} of {evening.minutes} min
+                  </h2>
+                  <p className={classes.sum}>{weighed(way)}</p>
+                  <ul>
+                    {way.lines.map((line) => (
+                      <Line key={line.name} line={line} />
+                    ))}
+                  </ul>
+                  {mayWrite && (
+                    <Button
+                      size="md"
+                      fullWidth
+                      variant={n === 0 ? 'filled' : 'default'}
+                      loading={edit.saving}
+                      aria-label={`Make it the class: ${way.lines[0].name}`}
+                      onClick={() => make(way)}
+                    >
+                      Make it the class
+                    </Button>
+                  )}
+                </li>
+              ))}
+            </ol>
+          </>
+        )}
+        {left.length > 0 && (
+          <section className={classes.left}>
+            <h2>Not tonight</h2>
+            <ul>
+              {left.map((line) => (
+                <li key={line.name}>
+                  <strong>{line.name}</strong>
+                  <span>
+                    {line.need} of {line.here} {line.need === 1 ? 'needs' : 'need'} it
+                  </span>
+                  <span>{line.left}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+        {ways.length > 0 && (
+          <p className={classes.how}>
+            What counts for most a minute comes first: somebody who needs it for the next rank counts for as
+            much as they have lost or never had of it, somebody who has passed it for half of that. Ages,
+            falls, limits, room and what is taught at their ranks are kept. You decide.
+          </p>
+        )}
+      </Scroll>
+    </>
+  );
+}
+
+const weighed = (way: Way) => {
+  const fresh = way.lines.filter((line) => line.isNew).length;
+  return `${way.falls === 0 ? 'No falls' : `${count(way.falls, 'fall', 'falls')} each`} · ${fresh === 0 ? 'nothing new' : `${fresh} new`}`;
+};
+
+function Line({ line }: { line: Suggested }) {
+  const share = (some: number) => `${(100 * some) / Math.max(1, line.here)}%`;
+  return (
+    <li>
+      <strong>{line.name}</strong>
+      <div className={classes.bars} aria-hidden>
+        <i style={{ width: share(line.need) }} />
+        <i style={{ width: share(line.rusty) }} />
+      </div>
+      <span>{said(line)}</span>
+      {line.notes.map((note) => (
+        <small key={note}>{note}</small>
+      ))}
+    </li>
+  );
+}
+
+/** Its sum without its name, which stands above. */
+const said = (line: Suggested) => {
+  const sum = line.sentence.slice(line.name.length + 2);
+  return sum.charAt(0).toUpperCase() + sum.slice(1);
+};
+
+function Nothing({ evening, id }: { evening: Evening; id: string }) {
+  if (evening.here === 0)
+    return (
+      <Empty title="Nobody is here yet" isCoachs steps={[{ label: 'Check people in', to: `/mat/${id}` }]}>
+        What is proposed comes from who is here: what they need next, and what has rusted.
+      </Empty>
+    );
+  if (evening.ranked === 0)
+    return (
+      <Empty
+        title="Nobody here stands on a ladder"
+        isCoachs
+        steps={[{ label: 'Look at the ranks', to: '/ranks' }]}
+      >
+        What is proposed comes from the syllabuses of the ranks. No ladder counts for this track, or none
+        suits their ages.
+      </Empty>
+    );
+  return (
+    <Empty title="Nothing is proposed" isCoachs steps={[{ label: 'Plan it by hand', to: `/mat/${id}/plan` }]}>
+      {evening.tonight.left.length > 0
+        ? 'What they need does not suit who is here; why stands below.'
+        : 'Whoever is here has passed what their ranks ask, and nothing has rusted.'}
+    </Empty>
+  );
+}

@@ -22,6 +22,7 @@ const TermPage = lazy(() => import('./term/TermPage').then((m) => ({ default: m.
 const TermForm = lazy(() => import('./term/TermForm').then((m) => ({ default: m.TermFormPage })));
 const WeekSheet = lazy(() => import('./term/WeekSheet').then((m) => ({ default: m.WeekSheet })));
 const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.MatPage })));
+const MetPage = lazy(() => import('./term/MetPage').then((m) => ({ default: m.MetPage })));
 const TonightPage = lazy(() => import('./mat/tonight/TonightPage').then((m) => ({ default: m.TonightPage })));
 const WallPage = lazy(() => import('./mat/pair/WallPage').then((m) => ({ default: m.WallPage })));
 const SheetPage = lazy(() => import('./mat/SheetPage').then((m) => ({ default: m.SheetPage })));
@@ -104,6 +105,7 @@ export function App() {
               <Route path="/term" element={<TermPage />} />
               <Route path="/term/terms/:id" element={<TermForm />} />
               <Route path="/term/week" element={<WeekSheet />} />
+              <Route path="/term/:id/met" element={<MetPage />} />
               <Route path="/term/:id" element={<TermPage />} />
               <Route path="/mat" element={<MatPage />} />
               <Route path="/mat/week" element={<WeekPage />} />

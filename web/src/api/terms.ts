@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { read, readTagged } from './client';
-import type { Evening, Job, PlanLine, PlanView, Terms, Wanted } from './types';
+import type { Evening, Job, Met, PlanLine, PlanView, Terms, Wanted } from './types';
 
 /** The terms, the latest first. */
 export const useTerms = () => useQuery<Terms>({ queryKey: ['terms'], queryFn: () => read('/terms') });
@@ -24,6 +24,10 @@ export const useWanted = (id: string) =>
     queryFn: () => read(`/plans/${id}/wanted`),
     placeholderData: keepPreviousData,
   });
+
+/** Who has met what of a plan. */
+export const useMet = (id: string) =>
+  useQuery<Met>({ queryKey: ['plans', id, 'exposure'], queryFn: () => read(`/plans/${id}/exposure`) });
 
 /** Ways to spend an evening, from who is here now. */
 export const useTonight = (classId: string) =>

@@ -109,6 +109,8 @@ export type GoalRow = S['GoalRow'];
 export type Lesson = S['Lessoned'];
 export type Wanted = S['Wanted'];
 export type Evening = S['Evening'];
+export type Met = S['Met'];
+export type OfPerson = S['OfPerson'];
 export type Way = S['Way'];
 export type Suggested = S['Suggested'];
 /** What planning found: the result of its job. */

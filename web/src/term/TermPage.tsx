@@ -312,6 +312,7 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
               <Why view={view} onLesson={(n) => choose({ lesson: n, subject: null })} />
               <p className={classes.acts}>
                 <Link to={`/term/week?on=${view.today}`}>Week sheet</Link>
+                {mayWrite && <Link to={`/term/${view.plan.id}/met`}>Who has met what</Link>}
                 {mayWrite && <Link to={`/term/terms/${view.plan.term}`}>The term's days</Link>}
               </p>
             </>

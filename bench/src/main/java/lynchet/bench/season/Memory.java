@@ -61,6 +61,16 @@ final class Memory {
         return sum / (sum + rate);
     }
 
+    /** How much more of something would be there on a later day if it were met now. */
+    double gain(String item, int now, int later, boolean shown) {
+        double before = recall(item, later);
+        List<Trace> its = traces.computeIfAbsent(item, id -> new ArrayList<>());
+        meet(item, now, shown);
+        double after = recall(item, later);
+        its.remove(its.size() - 1);
+        return after - before;
+    }
+
     /** How often something was met. */
     int met(String item) {
         return traces.getOrDefault(item, List.of()).size();

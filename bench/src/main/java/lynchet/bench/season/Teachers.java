@@ -141,6 +141,34 @@ final class Teachers {
         };
     }
 
+    /**
+     * Whoever knows how each of those who are there remembers, and always teaches what adds most for grading day: no plan can know
+     * that much, so this is about what there is to be had.
+     */
+    static Season.Teacher knowing(Season season) {
+        Set<String> shown = new HashSet<>(season.known);
+        int later = (int) season.grading.toEpochDay();
+        return (lesson, here) -> {
+            int now = (int) season.lessons.get(lesson).date().toEpochDay();
+            Map<String, Double> gains = new HashMap<>();
+            for (TermPlan.Goal goal : season.syllabus) {
+                boolean isFirst = !shown.contains(goal.subject());
+                gains.put(
+                        goal.subject(),
+                        here.stream()
+                                .mapToDouble(pupil -> pupil.memory().gain(goal.subject(), now, later, isFirst))
+                                .sum());
+            }
+            List<String> chosen = new ArrayList<>();
+            Filling filling = new Filling(season, shown, chosen);
+            season.syllabus.stream()
+                    .map(TermPlan.Goal::subject)
+                    .sorted(Comparator.comparing(subject -> -gains.get(subject)))
+                    .forEach(filling::add);
+            return chosen;
+        };
+    }
+
     /** Fills a class as far as its minutes and new items go. */
     private static final class Filling {
         private final Season season;

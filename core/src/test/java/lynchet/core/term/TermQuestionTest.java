@@ -154,4 +154,37 @@ class TermQuestionTest {
                 .as("known already")
                 .isEqualTo(10);
     }
+
+    /** Two come: one to all, one to half of what is to come and to nothing that was. */
+    @Test
+    void whoHasMetWhatIsCountedClassByClass() {
+        TermPlan plan = plan(
+                placed("hip-throw", 0, false),
+                placed("sweep", 1, false),
+                placed("hip-throw", 3, false),
+                placed("sweep", 2, false),
+                placed("sweep", 3, false));
+        TermQuestion question = asked(
+                plan,
+                new TermQuestion.Held(training(0), true, false, Set.of("hip-throw")),
+                new TermQuestion.Held(training(1), true, false, Set.of("hip-throw")),
+                toCome(2),
+                toCome(3));
+        Exposure exposure = Exposure.of(
+                plan,
+                question.classes(),
+                question.standing(),
+                teaching,
+                Map.of(training(0).id(), Set.of("all"), training(1).id(), Set.of("all", "somebody-else")),
+                Map.of("all", Map.of("tue", 1.0), "late", Map.of("tue", 0.5)));
+        assertThat(exposure.items())
+                .containsExactly(
+                        new Exposure.OfItem("hip-throw", "hip-throw", true, 1, 2, 0, 1),
+                        new Exposure.OfItem("sweep", "sweep", true, 1, 0, 1, 2));
+        assertThat(exposure.people())
+                .as("who has met least comes first")
+                .containsExactly(
+                        new Exposure.OfPerson("late", List.of(List.of(), List.of()), List.of(0.5, 1.0), 2),
+                        new Exposure.OfPerson("all", List.of(List.of(0, 1), List.of()), List.of(1.0, 2.0), 1));
+    }
 }

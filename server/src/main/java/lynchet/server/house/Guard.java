@@ -55,6 +55,7 @@ class Guard {
                                 "/api/classes/*/pairs",
                                 "/api/classes/*/calls",
                                 "/api/classes/*/tonight",
+                                "/api/plans/*/exposure",
                                 "/api/letters/**",
                                 "/api/asks",
                                 "/api/incidents/**",

@@ -1,11 +1,13 @@
 package lynchet.server.term;
 
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import lynchet.core.club.Parts;
+import lynchet.core.term.Exposure;
 import lynchet.core.term.TermPlan;
 import lynchet.core.term.Wanted;
 import lynchet.core.term.plan.Impossible;
@@ -86,6 +88,24 @@ class PlanController {
     private PlanView view(TermPlan plan) {
         TermDesk.Opened opened = desk.open(plan);
         return PlanView.of(opened, opened.question().standing(), List.of());
+    }
+
+    /**
+     * Who has met what.
+     *
+     * @param days of the classes, in their order
+     */
+    record Met(String termName, List<LocalDate> days, Exposure exposure) {}
+
+    @GetMapping("/{id}/exposure")
+    Met exposure(@PathVariable String id) {
+        TermDesk.Opened opened = desk.open(desk.plan(id));
+        return new Met(
+                opened.term().name(),
+                opened.question().classes().stream()
+                        .map(held -> held.training().date())
+                        .toList(),
+                desk.exposure(opened));
     }
 
     /** What the track needs next, the most wanted first. */

@@ -24,6 +24,7 @@ import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.safety.Ages;
+import lynchet.core.term.Exposure;
 import lynchet.core.term.Grown;
 import lynchet.core.term.PlannedClasses;
 import lynchet.core.term.Teaching;
@@ -240,6 +241,32 @@ class TermDesk {
                                         .filter(state -> state.introduced(subject))
                                         .count()
                         >= stand.size();
+    }
+
+    /** Who has met what of an opened plan, and how often they are likely to meet it still. */
+    @Transactional(readOnly = true)
+    public Exposure exposure(Opened opened) {
+        List<String> over = opened.question().classes().stream()
+                .filter(TermQuestion.Held::over)
+                .map(held -> held.training().id())
+                .toList();
+        Map<String, Set<String>> here = new HashMap<>();
+        if (!over.isEmpty()) {
+            jdbc.query(
+                    "select class_id, student from attendance where class_id in (" + Sql.marks(over.size()) + ")",
+                    row -> {
+                        here.computeIfAbsent(row.getString("class_id"), id -> new HashSet<>())
+                                .add(row.getString("student"));
+                    },
+                    over.toArray());
+        }
+        return Exposure.of(
+                opened.plan(),
+                opened.question().classes(),
+                opened.question().standing(),
+                opened.teaching(),
+                here,
+                opened.weeks());
     }
 
     /** How much of each weekly time everybody came to in the last weeks; whoever came to none is left out. */

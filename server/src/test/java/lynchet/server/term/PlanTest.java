@@ -151,6 +151,51 @@ class PlanTest {
         assertThat(refused.text()).contains("twice on 2026-12-01");
     }
 
+    /** Whoever came to a class in which something was practised has met it there; the sheets of the classes say both. */
+    @Test
+    void whoHasMetWhatIsWhatTheClassesSay() {
+        JsonNode view = coach.get(PLAN).expect(200).json();
+        JsonNode exposure = coach.get(PLAN + "/exposure").expect(200).json().path("exposure");
+        List<Set<String>> here = new ArrayList<>();
+        List<Set<String>> taught = new ArrayList<>();
+        for (JsonNode lesson : view.path("lessons")) {
+            Set<String> came = new HashSet<>();
+            Set<String> did = new HashSet<>();
+            if (lesson.path("over").asBoolean()) {
+                JsonNode sheet = coach.get("/api/classes/" + lesson.path("id").asString())
+                        .expect(200)
+                        .json();
+                sheet.path("attendance")
+                        .forEach(one -> came.add(one.path("student").asString()));
+                sheet.path("practice")
+                        .forEach(one -> did.add(
+                                one.path("technique").asString(one.path("chain").asString())));
+            }
+            here.add(came);
+            taught.add(did);
+        }
+        assertThat(exposure.path("people")).isNotEmpty();
+        for (JsonNode person : exposure.path("people")) {
+            for (int item = 0; item < exposure.path("items").size(); item++) {
+                List<Integer> met = new ArrayList<>();
+                for (int n = 0; n < here.size(); n++) {
+                    boolean isThere =
+                            here.get(n).contains(person.path("student").asString());
+                    if (isThere
+                            && taught.get(n)
+                                    .contains(exposure.at("/items/" + item + "/subject")
+                                            .asString())) {
+                        met.add(n);
+                    }
+                }
+                List<Integer> said = new ArrayList<>();
+                person.path("met").get(item).forEach(n -> said.add(n.asInt()));
+                assertThat(said).as("%s, item %d", person.path("student"), item).isEqualTo(met);
+            }
+        }
+        RunningClub.user(club, "viewer").get(PLAN + "/exposure").expect(403);
+    }
+
     @Test
     void badInputIsRefusedWithWhatAndWhere() {
         ObjectNode plan =

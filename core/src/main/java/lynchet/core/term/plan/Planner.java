@@ -33,7 +33,7 @@ public final class Planner {
     private static final int TRIES = 6;
     private static final int SLICES = 6;
     private static final int LOOKS = 30_000;
-    private static final int FEW_LOOKS = 3_000;
+    private static final int FEW_LOOKS = 6_000;
 
     /** Slices for what is only mended. */
     private static final int MENDING = 3;

@@ -31,6 +31,9 @@ final class Spare {
 
     private static final int MOST_WEEKDAYS = 5;
 
+    /** What must be there counts double. */
+    private static final int MUST = 2;
+
     private final Asked asked;
     private final LocalDate day;
     private final List<Set<String>> comers;
@@ -124,7 +127,7 @@ final class Spare {
             if (isShown && isApart) {
                 SortedSet<Integer> more = new TreeSet<>(on);
                 more.add(lesson.index());
-                places.add(new Place(item, lesson.index(), likely(more) - now));
+                places.add(new Place(item, lesson.index(), (item.must() ? MUST : 1) * (likely(more) - now)));
             }
         }
         return places;

@@ -110,6 +110,7 @@ export type Lesson = S['Lessoned'];
 export type Wanted = S['Wanted'];
 export type Evening = S['Evening'];
 export type Met = S['Met'];
+export type DaysFound = S['DaysFound'];
 export type OfPerson = S['OfPerson'];
 export type Way = S['Way'];
 export type Suggested = S['Suggested'];

@@ -10,6 +10,7 @@ import { useDraft } from '../form/useDraft';
 import { useEdit } from '../form/useEdit';
 import { Loaded } from '../ui/States';
 import { count, date, laterOf } from '../ui/words';
+import { CalendarFile } from './CalendarFile';
 import classes from './TracksRoom.module.css';
 
 /** Days without classes: holidays, a hall that is let to others. */
@@ -67,6 +68,7 @@ export function ClosedDays({ tracks }: { tracks: Track[] }) {
                 Add closed days
               </Button>
             )}
+            <CalendarFile />
           </>
         )}
       </Loaded>

@@ -3,7 +3,19 @@ import { Link } from 'react-router';
 import type { PlanView, TermPlan } from '../api/types';
 import { date, time } from '../ui/words';
 import type { Chosen } from './Field';
-import { isNewIn, isOpen, keptIn, moved, nextPlace, placed, rowsIn, takenOut, whyIn } from './plan';
+import {
+  isNewIn,
+  isOpen,
+  keptIn,
+  moved,
+  nextPlace,
+  placed,
+  rowsIn,
+  swapped,
+  swapsFor,
+  takenOut,
+  whyIn,
+} from './plan';
 import classes from './Term.module.css';
 
 type Props = {
@@ -22,6 +34,8 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
   const mayMove = onChange && isOpen(lesson);
   const isKept = rows.length > 0 && rows.every((row) => row.kept.includes(at));
   const others = view.rows.filter((row) => !row.at.includes(at));
+  const swapping = rows.find((row) => row.subject === chosen?.subject) ?? rows[0];
+  const swaps = swapping ? swapsFor(view, swapping, at) : [];
   return (
     <>
       <div className={classes.panelHead}>
@@ -112,6 +126,26 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
           }}
         />
       )}
+      {mayMove && swapping && swaps.length > 0 && (
+        <Select
+          aria-label={`Swap ${swapping.name} with something of another class`}
+          placeholder={`Swap ${swapping.name} with …`}
+          searchable
+          data={swaps.map(({ lesson: there, other }, n) => ({
+            value: String(n),
+            label: `${date(there.date)} · ${other.name}`,
+          }))}
+          value={null}
+          onChange={(n) => {
+            const one = n === null ? undefined : swaps[Number(n)];
+            if (one)
+              onChange(
+                swapped(view.plan, swapping.subject, lesson, one.other.subject, one.lesson),
+                `${swapping.name} is met on ${date(one.lesson.date)}, ${one.other.name} here.`,
+              );
+          }}
+        />
+      )}
       <div className={classes.acts}>
         {mayMove && rows.length > 0 && (
           <Button
@@ -131,7 +165,10 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
           Class sheet
         </Button>
         {onChange && !lesson.over && (
-          <Link to={`/mat/${lesson.id}/off`}>{lesson.cancelled ? 'Called off' : 'Call it off'}</Link>
+          <>
+            <Link to={`/mat/new/plan?beside=${lesson.id}`}>Split it</Link>
+            <Link to={`/mat/${lesson.id}/off`}>{lesson.cancelled ? 'Called off' : 'Call it off'}</Link>
+          </>
         )}
       </div>
     </>

@@ -87,7 +87,7 @@ function Table({ id, met, people }: { id: string; met: Met; people: Name[] }) {
                       <td key={items[n].subject}>
                         <button
                           type="button"
-                          aria-label={`${nameOf.get(row.student)}, ${items[n].name}: ${times(on.length)}`}
+                          aria-label={`${on.length === 0 ? '○ not met' : on.length}: ${nameOf.get(row.student)}, ${items[n].name}`}
                           aria-pressed={cell?.student === row.student && cell.item === n}
                           data-met={Math.min(3, on.length)}
                           onClick={() => setCell({ student: row.student, item: n })}

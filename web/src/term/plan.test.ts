@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { GoalRow, Lesson, PlanView, TermPlan } from '../api/types';
-import { keptIn, moved, nextPlace, placed, takenOut, whyIn, withGoals } from './plan';
+import { keptIn, moved, nextPlace, placed, swapped, swapsFor, takenOut, whyIn, withGoals } from './plan';
 
 const lesson = (n: number, more: Partial<Lesson> = {}): Lesson => ({
   id: `tue-2026-03-${String(3 + 7 * n).padStart(2, '0')}`,
@@ -59,6 +59,26 @@ describe('a plan moved by hand', () => {
     expect(takenOut(plan, 'throw', lessons[1]).placed).toEqual(plan.placed);
     expect(keptIn(plan, lessons[1], true).placed[0].kept).toBe(true);
     expect(withGoals(plan, []).placed).toEqual([]);
+  });
+
+  it('swaps with what is in another open class, where neither is met already', () => {
+    const there = { ...row, subject: 'throw', name: 'Throw', at: [3] };
+    const here = { ...row, at: [1] };
+    const rows = [
+      here,
+      there,
+      { ...row, subject: 'both', at: [1, 3] },
+      { ...row, subject: 'over', at: [0, 2] },
+    ];
+    const swaps = swapsFor({ ...view, rows }, here, 1);
+    expect(swaps.map(({ lesson: one, other }) => `${one.date} ${other.subject}`)).toEqual([
+      '2026-03-24 throw',
+    ]);
+    const both = placed(plan, 'throw', lessons[3]);
+    expect(swapped(both, 'sweep', lessons[1], 'throw', lessons[3]).placed).toEqual([
+      { goal: 'sweep', slot: 'tue', on: '2026-03-24', kept: false },
+      { goal: 'throw', slot: 'tue', on: '2026-03-10', kept: false },
+    ]);
   });
 
   it('says why something stands in a class', () => {

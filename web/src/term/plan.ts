@@ -34,6 +34,20 @@ export const takenOut = (plan: TermPlan, subject: string, lesson: Lesson): TermP
 export const moved = (plan: TermPlan, subject: string, from: Lesson, to: Lesson): TermPlan =>
   placed(takenOut(plan, subject, from), subject, to);
 
+/** The plan with two items in each other's classes. */
+export const swapped = (plan: TermPlan, one: string, here: Lesson, other: string, there: Lesson): TermPlan =>
+  moved(moved(plan, one, here, there), other, there, here);
+
+/** With what an item may change places: what stands in other open classes, where neither is met already. */
+export const swapsFor = (view: PlanView, row: GoalRow, at: number) =>
+  view.lessons.flatMap((lesson, n) =>
+    n === at || !isOpen(lesson) || row.at.includes(n)
+      ? []
+      : rowsIn(view, n)
+          .filter((other) => !other.at.includes(at))
+          .map((other) => ({ lesson, other })),
+  );
+
 /** The plan with everything in a class kept there, or let go. */
 export const keptIn = (plan: TermPlan, lesson: Lesson, kept: boolean): TermPlan => ({
   ...plan,

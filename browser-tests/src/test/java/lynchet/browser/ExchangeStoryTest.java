@@ -34,9 +34,6 @@ class ExchangeStoryTest {
             coach.see("p", "Not used: shoe_size");
             coach.see("td", "born 31.02.2001 is not a day of the calendar");
             coach.nothingIsWrongHere();
-            if (with == With.KEYBOARD) {
-                coach.picture("exchange");
-            }
             coach.use("button", "Take in 1 line, leave out 1 bad");
             coach.see("div", "people.csv is taken in");
             coach.section("People", "6");

@@ -2,6 +2,10 @@ package lynchet.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import lynchet.browser.Coach.With;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
@@ -65,6 +69,11 @@ class FirstEveningTest {
         head.type(head.field("First day"), "02052030");
         head.use("button", "Save");
         head.see("li", "Tue 5 Feb 2030");
+        head.file(holidays());
+        head.see("h3", "1 closure in the file");
+        head.nothingIsWrongButTheServer();
+        head.use("button", "Close these days for everybody");
+        head.see("li", "Mon 23 Dec 2030 to Fri 3 Jan 2031");
         head.section("Mat", "5");
         head.use("a", "The week");
         head.use("button[@aria-label='The week after']", "→");
@@ -77,6 +86,17 @@ class FirstEveningTest {
         head.see("h1", "Called off");
         head.use("button", "It takes place after all");
         head.see("button", "Call it off");
+    }
+
+    private static Path holidays() {
+        String ics = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//A school//EN\r\nBEGIN:VEVENT\r\nUID:w\r\n"
+                + "SUMMARY:Winter\r\nDTSTART;VALUE=DATE:20301223\r\nDTEND;VALUE=DATE:20310104\r\n"
+                + "END:VEVENT\r\nEND:VCALENDAR\r\n";
+        try {
+            return Files.writeString(Path.of("target/holidays.ics"), ics);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static String anAccountForMarta(Coach head) {

@@ -29,6 +29,8 @@ class ScreensTest {
         {"mat", "/mat/fundamentals-2026-11-24", "[data-student=orla-fenwick]"},
         {"run", "/mat/fundamentals-2026-11-17?do=run", "[data-group]"},
         {"wall", "/mat/fundamentals-2026-11-17/wall", "ul[aria-label=Pairs] li"},
+        {"tonight", "/mat/fundamentals-2026-11-17/tonight", "ol h2"},
+        {"term-met", "/term/running-term-juniors/met", "[data-met]"},
         {"class-sheet", "/mat/fundamentals-2026-11-24/sheet", "article h3"},
         {"week", "/mat/week", "section a strong"},
         {"plan", "/mat/fundamentals-2026-11-24/plan", "fieldset input"},
@@ -69,6 +71,7 @@ class ScreensTest {
     /** What is looked at in every light and size, and not pictured. */
     private static final Set<String> NOT_PICTURED = Set.of(
             "chain-begun",
+            "term-met",
             "faults",
             "techniques",
             "cards",

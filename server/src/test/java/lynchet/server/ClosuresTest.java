@@ -93,4 +93,56 @@ class ClosuresTest {
                     .isEqualTo(403);
         }
     }
+
+    private static String ics(String... events) {
+        StringBuilder all = new StringBuilder("BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//A school//EN\r\n");
+        for (String event : events) {
+            all.append("BEGIN:VEVENT\r\nUID:u\r\nDTSTAMP:20260101T000000Z\r\n")
+                    .append(event.replace(" ", "\r\n"))
+                    .append("\r\nEND:VEVENT\r\n");
+        }
+        return all.append("END:VCALENDAR\r\n").toString();
+    }
+
+    @Test
+    void holidaysComeFromACalendarFileAllOrNone() {
+        String file = ics(
+                "SUMMARY:Spring DTSTART;VALUE=DATE:20280403 DTEND;VALUE=DATE:20280415",
+                "SUMMARY:Spring DTSTART;VALUE=DATE:20280501",
+                "SUMMARY:Old DTSTART;VALUE=DATE:20200501",
+                "SUMMARY:Talk DTSTART:20280405T180000");
+        HttpUser.Answer looked = head.post("/api/closures/calendar", file).expect(200);
+        assertThat(looked.json().path("found"))
+                .extracting(one -> one.path("id").asString() + " "
+                        + one.path("from").asString() + " " + one.path("until").asString())
+                .containsExactly("spring 2028-04-03 2028-04-14", "spring-2 2028-05-01 2028-05-01");
+        assertThat(looked.json().path("past").asInt()).isEqualTo(1);
+        assertThat(looked.json().path("timed").asInt()).isEqualTo(1);
+        assertThat(head.get("/api/closures").text()).as("only looked at").doesNotContain("spring-2");
+        head.post("/api/closures/calendar?keep=true", file).expect(200);
+        assertThat(head.get("/api/closures").text()).contains("spring-2");
+        assertThat(head.post("/api/closures/calendar?keep=true", file)
+                        .expect(200)
+                        .json()
+                        .path("there")
+                        .asInt())
+                .as("again changes nothing")
+                .isEqualTo(2);
+        String written = head.get("/api/calendar.ics?track=juniors").expect(200).text();
+        assertThat(written).contains("UID:juniors-").doesNotContain("UID:fundamentals-");
+        assertThat(head.get("/api/calendar.ics?track=nothing").status()).isEqualTo(404);
+
+        HttpUser.Answer endless = head.post(
+                "/api/closures/calendar?keep=true",
+                ics(
+                        "SUMMARY:Summer DTSTART;VALUE=DATE:20280801",
+                        "SUMMARY:Ever DTSTART;VALUE=DATE:20281221 RRULE:FREQ=YEARLY"));
+        assertThat(endless.code()).isEqualTo("ICS_ENDLESS");
+        assertThat(endless.text()).contains("Event 2, Ever");
+        assertThat(head.get("/api/closures").text()).as("refused whole").doesNotContain("Summer");
+        assertThat(head.post("/api/closures/calendar", "x".repeat(10 << 20)).status())
+                .as("ten megabytes")
+                .isEqualTo(413);
+        RunningClub.as("coach").post("/api/closures/calendar?keep=true", file).expect(403);
+    }
 }

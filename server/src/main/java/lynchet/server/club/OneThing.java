@@ -36,6 +36,17 @@ public class OneThing {
         return thing;
     }
 
+    /** Adds several things in one edit, all of them or none; the caller has chosen ids that are free. */
+    public <T> void addAll(Part<T> part, List<T> things) {
+        edits.taught(club -> {
+            Club all = club;
+            for (T thing : things) {
+                all = put(all, part, thing);
+            }
+            return all;
+        });
+    }
+
     /** Changes a thing under the id of the address. */
     public <T> T change(Part<T> part, String id, String tag, T thing) {
         if (!id.equals(part.idOf(thing))) {

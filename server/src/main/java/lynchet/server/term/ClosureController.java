@@ -57,8 +57,7 @@ class ClosureController {
 
     @PostMapping
     ResponseEntity<Closure> add(@RequestBody Closure closure) {
-        nobodyTrained(closure);
-        nobodyIsExamined(closure);
+        fits(closure);
         return ETags.tagged(edits.add(Parts.CLOSURES, closure));
     }
 
@@ -67,8 +66,7 @@ class ClosureController {
             @PathVariable String id,
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Closure closure) {
-        nobodyTrained(closure);
-        nobodyIsExamined(closure);
+        fits(closure);
         return ETags.tagged(edits.change(Parts.CLOSURES, id, tag, closure));
     }
 
@@ -77,6 +75,12 @@ class ClosureController {
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {
         edits.remove(Parts.CLOSURES, id, tag);
         return ResponseEntity.noContent().build();
+    }
+
+    /** Whether the days may be closed: nobody trained on them, and nobody is to be examined. */
+    void fits(Closure closure) {
+        nobodyTrained(closure);
+        nobodyIsExamined(closure);
     }
 
     /** A day on which people trained was not closed. */

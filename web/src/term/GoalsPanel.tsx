@@ -162,7 +162,13 @@ export function GoalsPanel({ view, onChange, onClose }: Props) {
         {(needs) => {
           const left = needs.filter((one) => !has.has(one.technique ?? one.chain ?? ''));
           if (left.length === 0)
-            return <p className="quiet">All that the ranks of this track ask for is in the plan or held.</p>;
+            return (
+              <p className="quiet">
+                {needs.length === 0
+                  ? 'No rank asks this track for anything it lacks. Add techniques and chains by name.'
+                  : 'All that the ranks of this track ask for is in the plan or held.'}
+              </p>
+            );
           const top = left.slice(0, SHOWN);
           return (
             <>

@@ -156,7 +156,7 @@ function Line({ line }: { line: Suggested }) {
 
 /** Its sum without its name, which stands above. */
 const said = (line: Suggested) => {
-  const sum = line.sentence.slice(line.name.length + 2);
+  const sum = line.sentence.slice(line.name.length + 2).replaceAll(' min', '\u00a0min');
   return sum.charAt(0).toUpperCase() + sum.slice(1);
 };
 
@@ -167,15 +167,11 @@ function Nothing({ evening, id }: { evening: Evening; id: string }) {
         What is proposed comes from who is here: what they need next, and what has rusted.
       </Empty>
     );
-  if (evening.ranked === 0)
+  if (evening.ranked === 0 && evening.tonight.left.length === 0)
     return (
-      <Empty
-        title="Nobody here stands on a ladder"
-        isCoachs
-        steps={[{ label: 'Look at the ranks', to: '/ranks' }]}
-      >
-        What is proposed comes from the syllabuses of the ranks. No ladder counts for this track, or none
-        suits their ages.
+      <Empty title="Nobody here stands on a ladder" isCoachs steps={[{ label: 'Plan a term', to: '/term' }]}>
+        What is proposed comes from what their ranks ask and from the term’s plan. No ladder counts for this
+        track or suits their ages, and no plan says what it is to learn.
       </Empty>
     );
   return (

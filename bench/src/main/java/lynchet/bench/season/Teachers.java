@@ -130,7 +130,8 @@ final class Teachers {
                             .map(pupil -> pupil.here(season.syllabus, falls))
                             .toList(),
                     Season.MINUTES,
-                    Season.FRESH);
+                    Season.FRESH,
+                    List.of());
             List<String> chosen = new ArrayList<>();
             Filling filling = new Filling(season, shown, chosen);
             Tonight.of(room, season.teaching).ways().stream()

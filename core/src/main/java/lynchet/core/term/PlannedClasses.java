@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import lynchet.core.card.Family;
 import lynchet.core.card.Technique;
 import lynchet.core.map.Position;
 import lynchet.core.mat.Block;
@@ -75,6 +76,8 @@ public final class PlannedClasses {
         order.stream()
                 .flatMap(one -> teaching.techniques(one.goal()).stream())
                 .flatMap(technique -> technique.receiverFalls().stream())
+                .filter(fall ->
+                        order.stream().noneMatch(one -> one.goal().subject().equals(fall)))
                 .flatMap(fall -> teaching.map().technique(fall).stream())
                 .findFirst()
                 .ifPresent(fall -> blocks.add(falls(fall)));
@@ -130,7 +133,7 @@ public final class PlannedClasses {
         String subject = goal.subject();
         return new Block(
                 subject.substring(0, Math.min(ID, subject.length())),
-                Block.Kind.WHOLE_DRILL,
+                card != null && card.family() == Family.BREAKFALL ? Block.Kind.BREAKFALLS : Block.Kind.WHOLE_DRILL,
                 teaching.name(goal),
                 one.minutes(),
                 goal.technique(),

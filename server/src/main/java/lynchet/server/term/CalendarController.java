@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -71,7 +72,9 @@ class CalendarController {
                 ClassStore.together(classes.between(from, to), now.calendar().between(from, to)).stream()
                         .filter(one -> track == null || one.track().equals(track))
                         .toList();
-        ClassesIcs ics = new ClassesIcs(clock.instant()).classes(all, id -> names.getOrDefault(id, id));
+        ClassesIcs ics = new ClassesIcs(
+                        LocalDate.now(clock).atStartOfDay(ZoneOffset.UTC).toInstant())
+                .classes(all, id -> names.getOrDefault(id, id));
         now.taught().closures().stream()
                 .filter(closure ->
                         !closure.until().isBefore(from) && !closure.from().isAfter(to))

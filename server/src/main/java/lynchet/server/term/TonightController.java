@@ -79,7 +79,8 @@ class TonightController {
                 .findFirst()
                 .orElse(null);
         int minutes = plan == null ? training.minutes() / 2 : TermQuestion.minutes(plan, training);
-        Room room = new Room(training, here, minutes, plan == null ? FRESH : plan.fresh());
+        Room room = new Room(
+                training, here, minutes, plan == null ? FRESH : plan.fresh(), plan == null ? List.of() : plan.goals());
         int ranked = (int)
                 here.stream().filter(one -> !one.asked().lines().isEmpty()).count();
         return new Evening(here.size(), ranked, minutes, Tonight.of(room, now.teaching()));

@@ -53,9 +53,9 @@ final class Suits {
         int falls = (int) Math.ceil(teaching.falls(goal));
         List<String> notes = new ArrayList<>();
         Optional<String> left = left(goal, work, isNew, notes);
+        boolean isPlanned = room.isPlanned(subject);
         double weight = here.stream()
-                .mapToDouble(
-                        one -> Wanted.weight(one.lacks(subject), one.memory().get(subject), day))
+                .mapToDouble(one -> weight(one, subject, isPlanned))
                 .sum();
         return new Way.Suggested(
                 goal,
@@ -69,7 +69,14 @@ final class Suits {
                 weight,
                 List.copyOf(notes),
                 left.orElse(null),
-                sentence(teaching.name(goal), need, rusty, isNew ? unmet : 0, minutes, waves, falls));
+                sentence(teaching.name(goal), need, isPlanned, rusty, isNew ? unmet : 0, minutes, waves, falls));
+    }
+
+    /** What is in the term's plan counts for half where no rank asks for it. */
+    private double weight(Here one, String subject, boolean isPlanned) {
+        Fading fading = one.memory().get(subject);
+        double asked = Wanted.weight(one.lacks(subject), fading, day);
+        return isPlanned ? Math.max(asked, Wanted.weight(true, fading, day) / 2) : asked;
     }
 
     private int count(Predicate<Here> which) {
@@ -83,9 +90,10 @@ final class Suits {
         return lanes == 0 ? 1 : Math.max(1, (pairs + lanes - 1) / lanes);
     }
 
-    private String sentence(String name, int need, int rusty, int unmet, int minutes, int waves, int falls) {
+    private String sentence(
+            String name, int need, boolean isPlanned, int rusty, int unmet, int minutes, int waves, int falls) {
         String wanted = need == 0
-                ? "nobody needs it for the next rank"
+                ? isPlanned ? "in the term's plan" : "nobody needs it for the next rank"
                 : need + " of " + here.size() + (need == 1 ? " needs" : " need") + " it for the next rank";
         return name + ": " + wanted
                 + (unmet > 0 ? ", new to " + unmet : "")
@@ -122,8 +130,9 @@ final class Suits {
     }
 
     private Optional<String> above(TermPlan.Goal goal, List<String> notes) {
-        List<Here> above =
-                here.stream().filter(one -> !one.isTaught(goal.subject())).toList();
+        List<Here> above = here.stream()
+                .filter(one -> !room.isPlanned(goal.subject()) && !one.isTaught(goal.subject()))
+                .toList();
         return few(above, "It is above the rank of " + named(above) + ".", notes);
     }
 

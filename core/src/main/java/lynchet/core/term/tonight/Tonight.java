@@ -40,10 +40,12 @@ public record Tonight(List<Way> ways, List<Way.Suggested> left) {
         room.here()
                 .forEach(
                         one -> one.asked().lines().forEach((subject, line) -> goals.putIfAbsent(subject, line.goal())));
+        room.planned().forEach(goal -> goals.putIfAbsent(goal.subject(), goal));
         List<Way.Suggested> all = goals.values().stream()
                 .filter(goal -> !teaching.techniques(goal).isEmpty())
                 .map(suits::of)
-                .filter(line -> line.need() + line.rusty() > 0)
+                .filter(line -> line.need() + line.rusty() > 0
+                        || room.isPlanned(line.goal().subject()))
                 .sorted(Comparator.comparing((Way.Suggested line) -> -worth(line, teaching))
                         .thenComparing(line -> line.goal().subject()))
                 .toList();

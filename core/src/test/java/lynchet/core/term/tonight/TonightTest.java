@@ -135,7 +135,7 @@ class TonightTest {
                     n < 2 ? Map.of() : met("escape", n < 7 ? 20 : 9, 4),
                     Set.of("side-fall")));
         }
-        Tonight tonight = Tonight.of(new Room(training(3), here, 45, 2), teaching);
+        Tonight tonight = Tonight.of(new Room(training(3), here, 45, 2, List.of()), teaching);
         Way best = tonight.ways().get(0);
         assertThat(best.lines())
                 .extracting(Way.Suggested::sentence)
@@ -156,7 +156,7 @@ class TonightTest {
     }
 
     private Tonight of(List<Here> here) {
-        return Tonight.of(new Room(training(0), here, 45, 2), teaching);
+        return Tonight.of(new Room(training(0), here, 45, 2, List.of()), teaching);
     }
 
     private static List<Here> four(Set<String> lacks, Map<String, Fading> memory) {
@@ -209,6 +209,16 @@ class TonightTest {
         assertThat(leftOf(four(Set.of("sweep"), met("sweep", 0, 1))))
                 .as("not twice in an evening")
                 .contains("this week");
+    }
+
+    /** A club without ladders: what the term is to teach is proposed, and counts for half. */
+    @Test
+    void thePlanIsProposedWhereNoRankAsks() {
+        List<Here> here = four(Set.of(), met("sweep", 10, 2));
+        Room room = new Room(training(0), here, 45, 2, List.of(new TermPlan.Goal("sweep", null, true, null, true)));
+        Way.Suggested line = Tonight.of(room, teaching).ways().get(0).lines().get(0);
+        assertThat(line.sentence()).isEqualTo("sweep: in the term's plan; 10 min.");
+        assertThat(line.weight()).isEqualTo(4 * 0.25);
     }
 
     @Test

@@ -35,6 +35,9 @@ public record Tonight(List<Way> ways, List<Way.Suggested> left) {
 
     /** What suits a room; nothing where nobody is here. */
     public static Tonight of(Room room, Teaching teaching) {
+        if (room.here().isEmpty()) {
+            return new Tonight(List.of(), List.of());
+        }
         Suits suits = new Suits(room, teaching);
         Map<String, TermPlan.Goal> goals = new TreeMap<>();
         room.here()

@@ -219,6 +219,8 @@ class TonightTest {
         Way.Suggested line = Tonight.of(room, teaching).ways().get(0).lines().get(0);
         assertThat(line.sentence()).isEqualTo("sweep: in the term's plan; 10 min.");
         assertThat(line.weight()).isEqualTo(4 * 0.25);
+        Room nobody = new Room(training(0), List.of(), 45, 2, room.planned());
+        assertThat(Tonight.of(nobody, teaching).ways()).isEmpty();
     }
 
     @Test

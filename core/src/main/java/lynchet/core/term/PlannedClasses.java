@@ -64,10 +64,11 @@ public final class PlannedClasses {
                 : made(training, stands, teaching);
     }
 
-    /** A class made of what it is to teach: warm-up, falls where somebody is thrown, drills standing first, rounds at the end. */
+    /** A class made of what it is to teach: warm-up, falls where somebody is thrown, drills with falls and standing first, rounds. */
     public static TrainingClass made(TrainingClass training, List<Stands> stands, Teaching teaching) {
         List<Stands> order = stands.stream()
-                .sorted(Comparator.comparing((Stands one) -> !teaching.standing(one.goal()))
+                .sorted(Comparator.comparing((Stands one) -> !isFall(one, teaching))
+                        .thenComparing(one -> !teaching.standing(one.goal()))
                         .thenComparing(Stands::isFirst)
                         .thenComparing(one -> one.goal().subject()))
                 .toList();
@@ -90,6 +91,12 @@ public final class PlannedClasses {
         String theme = String.join(
                 " · ", order.stream().map(one -> teaching.name(one.goal())).toList());
         return training.withBlocks(blocks).about(theme.substring(0, Math.min(theme.length(), 200)));
+    }
+
+    private static boolean isFall(Stands one, Teaching teaching) {
+        return teaching.technique(one.goal())
+                .filter(card -> card.family() == Family.BREAKFALL)
+                .isPresent();
     }
 
     private static Block bare(String id, Block.Kind kind, String title, int minutes) {
@@ -133,7 +140,7 @@ public final class PlannedClasses {
         String subject = goal.subject();
         return new Block(
                 subject.substring(0, Math.min(ID, subject.length())),
-                card != null && card.family() == Family.BREAKFALL ? Block.Kind.BREAKFALLS : Block.Kind.WHOLE_DRILL,
+                isFall(one, teaching) ? Block.Kind.BREAKFALLS : Block.Kind.WHOLE_DRILL,
                 teaching.name(goal),
                 one.minutes(),
                 goal.technique(),

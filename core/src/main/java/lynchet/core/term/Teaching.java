@@ -102,9 +102,9 @@ public final class Teaching {
         return stage(goal).compareTo(Stage.GRIPPED) <= 0;
     }
 
-    /** Where positional rounds for it begin; empty where it starts on the feet. */
+    /** Where positional rounds for it begin; empty where it starts on the feet, or in a finish: no round begins in a choke. */
     Optional<String> roundsFrom(TermPlan.Goal goal) {
-        return standing(goal) ? Optional.empty() : from(goal);
+        return standing(goal) ? Optional.empty() : from(goal).filter(position -> map.stageOf(position) != Stage.FINISH);
     }
 
     /** Minutes when it is shown for the first time. */

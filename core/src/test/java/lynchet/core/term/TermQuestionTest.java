@@ -1,6 +1,7 @@
 package lynchet.core.term;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -153,6 +154,38 @@ class TermQuestionTest {
                         .minutes())
                 .as("known already")
                 .isEqualTo(10);
+    }
+
+    /** A fall is drilled as one, and only once; where something begins in a choke the rounds do not. */
+    @Test
+    void fallsAndFinishesAreTakenCareOf() {
+        Teaching chokes = new Teaching(
+                new TinyMap()
+                        .pair("guard", Stage.LEGS_BETWEEN, 0.5)
+                        .pair("choke", Stage.FINISH, 2.9)
+                        .pair("grips", Stage.GRIPPED, 0)
+                        .link("trip", "grips", "trip", "guard")
+                        .add(TinyMap.card("side-fall", Family.BREAKFALL, 1, List.of(), List.of()))
+                        .add(TinyMap.card("trip", Family.THROW, 1, List.of(), List.of("side-fall")))
+                        .add(TinyMap.card("peel", Family.ESCAPE, 1, List.of(), List.of()))
+                        .link("peel", "choke", "peel", "guard")
+                        .map(),
+                List.of());
+        TrainingClass made = PlannedClasses.made(
+                training(1),
+                List.of(
+                        new PlannedClasses.Stands(goal("side-fall", false), true, 12),
+                        new PlannedClasses.Stands(goal("trip", false), true, 12),
+                        new PlannedClasses.Stands(goal("peel", false), false, 10)),
+                chokes);
+        assertThat(made.blocks())
+                .extracting(Block::kind, Block::technique)
+                .containsExactly(
+                        tuple(Block.Kind.WARM_UP, null),
+                        tuple(Block.Kind.BREAKFALLS, "side-fall"),
+                        tuple(Block.Kind.WHOLE_DRILL, "trip"),
+                        tuple(Block.Kind.WHOLE_DRILL, "peel"),
+                        tuple(Block.Kind.FREE_ROUNDS, null));
     }
 
     /** Two come: one to all, one to half of what is to come and to nothing that was. */

@@ -106,19 +106,25 @@ final class Suits {
 
     /** Why it is not for tonight; what is to be minded is noted. */
     private Optional<String> left(TermPlan.Goal goal, Work work, boolean isNew, List<String> notes) {
-        return young(goal)
+        return young(goal, notes)
                 .or(() -> above(goal, notes))
                 .or(() -> limited(work, notes))
                 .or(() -> isNew ? unready(goal) : Optional.empty())
                 .or(() -> lately(goal, notes));
     }
 
-    private Optional<String> young(TermPlan.Goal goal) {
+    private Optional<String> young(TermPlan.Goal goal, List<String> notes) {
         Ages ages = teaching.techniques(goal).stream().map(Ages::of).reduce(Ages.ANY, Ages::and);
         if (ages.never()) {
             return Optional.of("It is not trained.");
         }
         List<Here> young = here.stream().filter(one -> age(one) < ages.from()).toList();
+        List<Here> shown =
+                here.stream().filter(one -> age(one) < ages.shownBelow()).toList();
+        if (!shown.isEmpty()) {
+            notes.add(named(shown) + (shown.size() == 1 ? " is" : " are") + " under " + ages.shownBelow()
+                    + ": shown, not tried live.");
+        }
         return young.isEmpty()
                 ? Optional.empty()
                 : Optional.of(named(young) + (young.size() == 1 ? " is" : " are") + " under " + ages.from() + ".");

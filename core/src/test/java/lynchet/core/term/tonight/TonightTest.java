@@ -194,6 +194,15 @@ class TonightTest {
                 .containsExactly("It builds on escape, which most here were never shown.");
     }
 
+    /** A lock is shown from 13 and tried live from 16: the class says so, and no round begins in it. */
+    @Test
+    void theYoungAreNamedWhereSomethingIsOnlyShown() {
+        List<Here> here = four(Set.of("arm-lock"), Map.of());
+        here.add(somebody(9, 14, Set.of("arm-lock"), Set.of(), Map.of(), Set.of()));
+        assertThat(of(here).ways().get(0).lines().get(0).notes())
+                .containsExactly("Person 9 is under 16: shown, not tried live.");
+    }
+
     @Test
     void oneInFourIsNamedAndThisWeekHasAReason() {
         List<Here> here = four(Set.of("hip-throw"), met("hip-throw", 5, 1));

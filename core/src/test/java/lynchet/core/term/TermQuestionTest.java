@@ -208,7 +208,13 @@ class TermQuestionTest {
                 question.classes(),
                 question.standing(),
                 teaching,
-                Map.of(training(0).id(), Set.of("all"), training(1).id(), Set.of("all", "somebody-else")),
+                Map.of(
+                        training(0).id(),
+                        Set.of("all"),
+                        training(1).id(),
+                        Set.of("all", "somebody-else"),
+                        training(3).id(),
+                        Set.of("all")),
                 Map.of("all", Map.of("tue", 1.0), "late", Map.of("tue", 0.5)));
         assertThat(exposure.items())
                 .containsExactly(

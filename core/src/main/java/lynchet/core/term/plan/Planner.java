@@ -108,19 +108,27 @@ public final class Planner {
         return Spare.used(asked, found, lesson -> true);
     }
 
-    /** Items that lost nothing and owe nothing: a replan tries to leave them alone. */
+    /** Items that lost nothing and owe nothing, nor build on one that did: a replan tries to leave them alone. */
     private static Set<String> untouched(Asked asked) {
-        return asked.items().stream()
-                .filter(item -> {
-                    SortedSet<Integer> was = asked.was().getOrDefault(item.id(), new TreeSet<>());
-                    SortedSet<Integer> set = asked.set().getOrDefault(item.id(), new TreeSet<>());
-                    SortedSet<Integer> stands = new TreeSet<>(set);
-                    was.stream().filter(n -> asked.lessons().get(n).open()).forEach(stands::add);
-                    boolean isWhole = stands.size() >= (item.must() ? Item.MEETINGS : 1);
-                    return isWhole && stands.containsAll(was);
-                })
+        Set<String> still = asked.items().stream()
+                .filter(item -> isWhole(asked, item))
                 .map(Item::id)
                 .collect(Collectors.toSet());
+        boolean grows = true;
+        while (grows) {
+            grows = asked.items().stream()
+                    .filter(item -> item.fresh() && !still.containsAll(item.needs()))
+                    .map(item -> still.remove(item.id()))
+                    .reduce(false, (one, other) -> one || other);
+        }
+        return still;
+    }
+
+    private static boolean isWhole(Asked asked, Item item) {
+        SortedSet<Integer> was = asked.was().getOrDefault(item.id(), new TreeSet<>());
+        SortedSet<Integer> stands = new TreeSet<>(asked.set().getOrDefault(item.id(), new TreeSet<>()));
+        was.stream().filter(n -> asked.lessons().get(n).open()).forEach(stands::add);
+        return stands.size() >= (item.must() ? Item.MEETINGS : 1) && stands.containsAll(was);
     }
 
     private static boolean isChanged(Asked asked, Placing now, Lesson lesson) {

@@ -73,6 +73,12 @@ class PlannerTest {
             Asked asked = asked(lessons(52, 3, 45, 2), items, MONDAY.plusWeeks(52));
             Planner.Placing plan = Planner.plan(asked, Planner.Watch.NOBODY, track == 0 ? 1 : 0);
             assertThat(broken(asked, plan)).as("track %d", track).isEmpty();
+            if (track == 3) {
+                Asked again = cancelled(asked, plan, 60);
+                assertThat(changed(plan, plan(again), 156))
+                        .as("one class of a year")
+                        .isLessThanOrEqualTo(4);
+            }
         }
     }
 
@@ -164,6 +170,16 @@ class PlannerTest {
         items.forEach(item -> assertThat(bare.of(item.id()).last())
                 .as("in the last weeks as well")
                 .isGreaterThanOrEqualTo(24));
+    }
+
+    @Test
+    void nothingIsMetAgainInTheVeryNextClassToFillIt() {
+        Asked asked = asked(lessons(12, 1, 45, 2), List.of(item("one", true, 16, 10)), MONDAY.plusWeeks(12));
+        Planner.Placing bare = new Planner.Placing(Map.of("one", new TreeSet<>(Set.of(2, 7))), 2);
+        SortedSet<Integer> on = Spare.used(asked, bare, lesson -> true).of("one");
+        assertThat(on).hasSizeGreaterThan(3).contains(2, 7);
+        assertThat(on.first()).isEqualTo(2);
+        assertThat(on).noneMatch(n -> on.contains(n + 1));
     }
 
     @Test

@@ -42,6 +42,7 @@ class TonightTest {
                     .add(TinyMap.card("side-fall", Family.BREAKFALL, 1, List.of(), List.of()))
                     .add(TinyMap.card("hip-throw", Family.THROW, 3, List.of(), List.of("side-fall")))
                     .add(TinyMap.card("big-throw", Family.THROW, 4, List.of(), List.of("side-fall")))
+                    .add(TinyMap.card("other-throw", Family.THROW, 3, List.of(), List.of("side-fall")))
                     .add(TinyMap.card("sweep", Family.SWEEP, 2, List.of(), List.of()))
                     .add(TinyMap.card("escape", Family.ESCAPE, 1, List.of(), List.of()))
                     .add(TinyMap.card("pass", Family.PASS, 2, List.of("escape"), List.of()))
@@ -135,7 +136,7 @@ class TonightTest {
                     n < 2 ? Map.of() : met("escape", n < 7 ? 20 : 9, 4),
                     Set.of("side-fall")));
         }
-        Tonight tonight = Tonight.of(new Room(training(3), here, 45, 2, List.of()), teaching);
+        Tonight tonight = Tonight.of(new Room(training(4), here, 45, 2, List.of()), teaching);
         Way best = tonight.ways().get(0);
         assertThat(best.lines())
                 .extracting(Way.Suggested::sentence)
@@ -198,7 +199,7 @@ class TonightTest {
     @Test
     void theYoungAreNamedWhereSomethingIsOnlyShown() {
         List<Here> here = four(Set.of("arm-lock"), Map.of());
-        here.add(somebody(9, 14, Set.of("arm-lock"), Set.of(), Map.of(), Set.of()));
+        here.add(somebody(9, 13, Set.of("arm-lock"), Set.of(), Map.of(), Set.of()));
         assertThat(of(here).ways().get(0).lines().get(0).notes())
                 .containsExactly("Person 9 is under 16: shown, not tried live.");
     }
@@ -211,6 +212,10 @@ class TonightTest {
                 .containsExactly(
                         "Person 3 cannot be thrown yet, or not now.",
                         "Shown for the first time on Thu 19 Nov: met again within the week, it stays.");
+        assertThat(of(four(Set.of("sweep"), met("sweep", 7, 4))).ways())
+                .as("a week ago is not this week")
+                .hasSize(1);
+        assertThat(leftOf(four(Set.of("sweep"), met("sweep", 6, 4)))).contains("this week");
         List<Here> missed = four(Set.of("sweep"), Map.of());
         missed.set(0, somebody(0, 30, Set.of("sweep"), Set.of("sweep"), met("sweep", 6, 4), Set.of()));
         assertThat(of(missed).ways().get(0).lines().get(0).notes())
@@ -230,6 +235,37 @@ class TonightTest {
         assertThat(line.weight()).isEqualTo(4 * 0.25);
         Room nobody = new Room(training(0), List.of(), 45, 2, room.planned());
         assertThat(Tonight.of(nobody, teaching).ways()).isEmpty();
+    }
+
+    /** Three throws fit into the minutes; with a junior or a newcomer here two are enough: twenty falls. */
+    @Test
+    void fallsAreFewWhereAnybodyIsYoungOrNew() {
+        Set<String> throwing = Set.of("hip-throw", "big-throw", "other-throw");
+        Map<String, Fading> memory = new HashMap<>();
+        throwing.forEach(one -> memory.putAll(met(one, 25, 2)));
+        List<Here> here = four(throwing, memory);
+        assertThat(of(here).ways().get(0).falls()).isEqualTo(30);
+        Here grown = here.get(3);
+        here.set(3, somebody(3, 15, throwing, throwing, memory, Set.of("side-fall")));
+        assertThat(of(here).ways().get(0).falls()).isEqualTo(20);
+        Partner body = grown.body();
+        Partner fresh = new Partner(
+                body.id(),
+                body.age(),
+                null,
+                null,
+                body.lead(),
+                null,
+                0,
+                90,
+                false,
+                body.falls(),
+                body.limits(),
+                false,
+                Set.of(),
+                Set.of());
+        here.set(3, new Here(grown.called(), fresh, grown.asked(), grown.memory(), grown.met()));
+        assertThat(of(here).ways().get(0).falls()).isEqualTo(20);
     }
 
     @Test

@@ -22,7 +22,17 @@ function csrf(): string {
 
 type Options = { method?: string; body?: unknown; raw?: BodyInit; tag?: string };
 
-async function ask(path: string, { method = 'GET', body, raw, tag }: Options): Promise<Response> {
+/** Asks; where the token was another by the time the request left, as on the first page of a new browser, once more. */
+async function ask(path: string, options: Options): Promise<Response> {
+  try {
+    return await askOnce(path, options);
+  } catch (error) {
+    if (error instanceof Problem && error.code === 'CSRF') return askOnce(path, options);
+    throw error;
+  }
+}
+
+async function askOnce(path: string, { method = 'GET', body, raw, tag }: Options): Promise<Response> {
   const headers: Record<string, string> = {};
   if (method !== 'GET') headers['X-XSRF-TOKEN'] = csrf();
   if (body !== undefined || raw !== undefined) headers['Content-Type'] = 'application/json';

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.SortedSet;
+import java.util.stream.Collectors;
 import lynchet.core.rule.Say;
 import lynchet.core.term.plan.Planner;
 
@@ -55,8 +56,11 @@ public record Exposure(List<OfItem> items, List<OfPerson> people) {
             Teaching teaching,
             Map<String, Set<String>> here,
             Map<String, Map<String, Double>> comes) {
+        Map<String, Set<String>> planned = plan.placed().stream()
+                .collect(Collectors.groupingBy(
+                        TermPlan.Placed::goal, Collectors.mapping(TermPlan.Placed::classId, Collectors.toSet())));
         List<OfItem> items = plan.goals().stream()
-                .map(goal -> item(plan, goal, classes, standing, teaching))
+                .map(goal -> item(goal, planned.getOrDefault(goal.subject(), Set.of()), classes, standing, teaching))
                 .toList();
         List<OfPerson> people = new ArrayList<>();
         comes.forEach((student, times) -> people.add(person(student, plan, classes, standing, here, times)));
@@ -67,8 +71,8 @@ public record Exposure(List<OfItem> items, List<OfPerson> people) {
     }
 
     private static OfItem item(
-            TermPlan plan,
             TermPlan.Goal goal,
+            Set<String> plannedIn,
             List<TermQuestion.Held> classes,
             Planner.Placing standing,
             Teaching teaching) {
@@ -78,9 +82,7 @@ public record Exposure(List<OfItem> items, List<OfPerson> people) {
         int skipped = 0;
         for (TermQuestion.Held held : classes) {
             if (held.over()) {
-                boolean isPlanned = plan.placed().stream()
-                        .anyMatch(one -> one.goal().equals(subject)
-                                && one.classId().equals(held.training().id()));
+                boolean isPlanned = plannedIn.contains(held.training().id());
                 boolean isDone = held.taught().contains(subject);
                 planned += isPlanned ? 1 : 0;
                 done += isDone ? 1 : 0;

@@ -91,17 +91,14 @@ public final class Planner {
         if (!asked.was().isEmpty()) {
             Placing was = new Placing(asked.was(), 0);
             Set<String> still = untouched(asked);
-            Timetable mended = still.size() < asked.items().size()
-                    ? bettered(asked, was, still, watch, Math.min(MENDING, slices), LOOKS)
-                    : bettered(asked, was, Set.of(), watch, Math.min(MENDING, slices), LOOKS);
-            if (!isWhole(mended)
-                    && !still.isEmpty()
-                    && still.size() < asked.items().size()) {
-                mended = bettered(asked, was, Set.of(), watch, Math.min(MENDING, slices), LOOKS);
-            }
-            if (isWhole(mended)) {
-                Placing found = placing(mended);
-                return Spare.used(asked, found, lesson -> isChanged(asked, found, lesson));
+            boolean isAnyTouched = still.size() < asked.items().size();
+            for (Set<String> left :
+                    isAnyTouched && !still.isEmpty() ? List.of(still, Set.<String>of()) : List.of(Set.<String>of())) {
+                Timetable mended = bettered(asked, was, left, watch, Math.min(MENDING, slices), LOOKS);
+                if (isWhole(mended)) {
+                    Placing found = placing(mended);
+                    return Spare.used(asked, found, lesson -> isChanged(asked, found, lesson));
+                }
             }
         }
         Placing found = placing(bettered(asked, needed(asked, watch, LOOKS), Set.of(), watch, slices, LOOKS));

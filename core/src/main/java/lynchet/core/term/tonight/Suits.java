@@ -32,12 +32,14 @@ final class Suits {
     private final List<Here> here;
     private final LocalDate day;
     private final Teaching teaching;
+    private final int unknown;
 
     Suits(Room room, Teaching teaching) {
         this.room = room;
         this.here = room.here();
         this.day = room.training().date();
         this.teaching = teaching;
+        this.unknown = unknown(here);
     }
 
     /** What something adds up to; its {@code left} says why it is not for tonight. */
@@ -130,9 +132,20 @@ final class Suits {
                 : Optional.of(named(young) + (young.size() == 1 ? " is" : " are") + " under " + ages.from() + ".");
     }
 
-    private static int age(Here one) {
+    /** Somebody of unknown age counts as the youngest where most of those known are juniors, else as grown up. */
+    private int age(Here one) {
         Integer age = one.body().age();
-        return age == null ? Partner.ADULT : age;
+        return age == null ? unknown : age;
+    }
+
+    private static int unknown(List<Here> here) {
+        List<Integer> known = here.stream()
+                .map(one -> one.body().age())
+                .filter(age -> age != null)
+                .sorted()
+                .toList();
+        long young = known.stream().filter(age -> age < Partner.ADULT).count();
+        return 2 * young > known.size() ? known.get(0) : Partner.ADULT;
     }
 
     private Optional<String> above(TermPlan.Goal goal, List<String> notes) {

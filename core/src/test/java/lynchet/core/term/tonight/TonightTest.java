@@ -82,7 +82,7 @@ class TonightTest {
     /** Somebody aged so many years, who lacks some, is taught those and others, and has practised some so many days ago. */
     private static Here somebody(
             int n,
-            int age,
+            Integer age,
             Set<String> lacks,
             Set<String> taught,
             Map<String, Fading> memory,
@@ -202,6 +202,19 @@ class TonightTest {
         here.add(somebody(9, 13, Set.of("arm-lock"), Set.of(), Map.of(), Set.of()));
         assertThat(of(here).ways().get(0).lines().get(0).notes())
                 .containsExactly("Person 9 is under 16: shown, not tried live.");
+    }
+
+    @Test
+    void somebodyOfUnknownAgeIsAsYoungAsTheRoom() {
+        List<Here> here = new ArrayList<>(List.of(
+                somebody(1, 14, Set.of("arm-lock"), Set.of(), Map.of(), Set.of()),
+                somebody(2, 15, Set.of("arm-lock"), Set.of(), Map.of(), Set.of()),
+                somebody(3, null, Set.of("arm-lock"), Set.of(), Map.of(), Set.of())));
+        assertThat(of(here).ways().get(0).lines().get(0).notes())
+                .containsExactly("Person 1, Person 2 and Person 3 are under 16: shown, not tried live.");
+        here.set(0, somebody(1, 30, Set.of("arm-lock"), Set.of(), Map.of(), Set.of()));
+        here.set(1, somebody(2, 30, Set.of("arm-lock"), Set.of(), Map.of(), Set.of()));
+        assertThat(of(here).ways().get(0).lines().get(0).notes()).isEmpty();
     }
 
     @Test

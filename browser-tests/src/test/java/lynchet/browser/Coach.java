@@ -141,6 +141,11 @@ final class Coach implements AutoCloseable {
         waiting(what).until(d -> holds.getAsBoolean());
     }
 
+    /** Waits for work in the background, which takes longer where the machine has much else to do. */
+    void atLast(String what, BooleanSupplier holds) {
+        waiting(what).withTimeout(Duration.ofSeconds(120)).until(d -> holds.getAsBoolean());
+    }
+
     /** All of them that show now. */
     List<WebElement> all(String css) {
         see(css);

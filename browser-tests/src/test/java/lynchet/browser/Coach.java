@@ -172,8 +172,13 @@ final class Coach implements AutoCloseable {
     private WebDriverWait waiting(String what) {
         WebDriverWait wait = new WebDriverWait(driver, Duration.ofSeconds(20));
         wait.ignoring(StaleElementReferenceException.class);
-        wait.withMessage(what);
+        wait.withMessage(() -> what + "; it is at " + driver.getCurrentUrl() + " and reads: " + text());
         return wait;
+    }
+
+    /** The beginning of what stands on the page, for somebody who reads why a test failed. */
+    private String text() {
+        return String.valueOf(driver.executeScript("return document.body.innerText.slice(0, 800)"));
     }
 
     /** Works a button or link: Enter from the keyboard, a tap with the finger. */

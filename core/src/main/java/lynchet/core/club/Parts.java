@@ -58,6 +58,7 @@ import lynchet.core.safety.Incident;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.core.term.TermPlan;
+import lynchet.core.term.cycle.ThemeCycle;
 import lynchet.core.walk.IgnoredGap;
 import lynchet.core.words.Word;
 
@@ -135,6 +136,19 @@ public final class Parts {
                     to.refer("PLAN_GOAL", at + "/goal", SUBJECT, one.goal());
                     to.refer("PLAN_SLOT", at + "/slot", SLOT, one.slot());
                 });
+            });
+
+    public static final Part<ThemeCycle> CYCLES = Part.taught(
+                    "cycles", "cycle", ThemeCycle.class, ThemeCycle::id, (cycle, to) -> {})
+            .pointingAt((cycle, to) -> {
+                to.refer("CYCLE_TRACK", "track", TRACK, cycle.track());
+                each(
+                        cycle.themes(),
+                        "themes",
+                        (theme, in) -> each(theme.subjects(), in + "/subjects", (one, at) -> {
+                            to.refer("CYCLE_TECHNIQUE", at + "/technique", TECHNIQUE, one.technique());
+                            to.refer("CYCLE_CHAIN", at + "/chain", CHAIN, one.chain());
+                        }));
             });
 
     public static final Part<ClassPattern> PATTERNS = Part.taught(
@@ -302,6 +316,7 @@ public final class Parts {
             CLOSURES,
             PATTERNS,
             PLANS,
+            CYCLES,
             PEOPLE,
             CLASSES,
             GRADINGS,

@@ -111,6 +111,7 @@ public final class TechniqueMerge {
                 .changing(Parts.DRILLS, all -> each(all, this::drill))
                 .changing(Parts.PATTERNS, all -> each(all, p -> p.withBlocks(each(p.blocks(), this::block))))
                 .changing(Parts.PLANS, all -> each(all, plan -> plan.about(gone.id(), kept.id())))
+                .changing(Parts.CYCLES, all -> each(all, cycle -> cycle.about(gone.id(), kept.id())))
                 .changing(Parts.CLASSES, all -> each(all, this::trained))
                 .changing(Parts.PRACTICE, all -> each(all, this::practice))
                 .changing(Parts.MARKS, all -> each(all, this::mark))

@@ -14,6 +14,7 @@ import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainStep;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
+import lynchet.core.map.Position;
 import lynchet.core.map.Stage;
 
 /**
@@ -81,7 +82,11 @@ public final class Teaching {
         return from(goal).map(map::stageOf).orElse(Stage.HALF_DOWN);
     }
 
-    /** The position it mostly begins in. */
+    /** The position it mostly begins in; empty where it begins in none, as a fall does. */
+    public Optional<Position> place(TermPlan.Goal goal) {
+        return from(goal).flatMap(map::position);
+    }
+
     private Optional<String> from(TermPlan.Goal goal) {
         if (goal.chain() != null) {
             return chain(goal).map(Chain::start).filter(position -> map.position(position)

@@ -40,6 +40,7 @@ import lynchet.core.safety.Incident;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.core.term.TermPlan;
+import lynchet.core.term.cycle.ThemeCycle;
 import lynchet.core.walk.Finding;
 import lynchet.core.walk.IgnoredGap;
 import lynchet.core.words.Word;
@@ -101,6 +102,12 @@ public final class TinyClub {
             0,
             List.of(new TermPlan.Goal("hip-bump", null, true, null, false)),
             List.of(new TermPlan.Placed("hip-bump", "mondays", DAY, false))));
+    final List<ThemeCycle> cycles = one(new ThemeCycle(
+            "cy1",
+            "all",
+            DAY,
+            30,
+            List.of(new ThemeCycle.Theme("Bumps", List.of(new ThemeCycle.Subject("hip-bump", null))))));
     final List<Start> starts = one(new Start("st1", "c1", "b", "guard", true, null, "coach"));
     final List<Pairing> pairings =
             one(new Pairing("pr1", "c1", null, 1, List.of(new Pairing.Together(List.of("ana", "bo"))), null, "coach"));
@@ -126,6 +133,7 @@ public final class TinyClub {
                 .with(Parts.CLOSURES, closures)
                 .with(Parts.PATTERNS, patterns)
                 .with(Parts.PLANS, plans)
+                .with(Parts.CYCLES, cycles)
                 .with(Parts.PEOPLE, people)
                 .with(Parts.PROMOTIONS, promotions)
                 .with(Parts.CLASSES, classes)

@@ -36,6 +36,7 @@ final class EveryRead {
                         .replace("/people/{id}", "/people/" + student)
                         .replace("/ladders/{id}", "/ladders/adult")
                         .replace("/plans/{id}", "/plans/running-term-fundamentals")
+                        .replace("/cycles/{id}", "/cycles/no-jacket-weeks")
                         .replace("/incidents/{id}", "/incidents/planted-incident")
                         .replace("/classes/{id}", "/classes/fundamentals-" + RunningClub.TODAY)
                         .replace("{card}", card)

@@ -73,6 +73,10 @@ class EveryWriteTest {
             Map.entry(
                     "Counting",
                     "{\"promotionMonths\":[\"MARCH\"],\"classesPerStripe\":10,\"oneClassADay\":true,\"seminars\":true,\"chart\":false,\"conduct\":false}"),
+            Map.entry(
+                    "Laying",
+                    "{\"cycle\":{\"id\":\"hostile\",\"track\":\"throws\",\"from\":\"2026-11-24\",\"minutes\":0,\"themes\":[{\"name\":\"x\","
+                            + "\"subjects\":[\"hip-bump-sweep\"]}]},\"ranks\":[\"white\"],\"weeks\":4}"),
             Map.entry("Years", "{\"years\":5}"),
             Map.entry("Opened", "{\"link\":\"x\"}"),
             Map.entry("Chosen", "{\"link\":\"x\",\"password\":\"x\"}"),

@@ -145,11 +145,17 @@ public final class Parts {
                 each(
                         cycle.themes(),
                         "themes",
-                        (theme, in) -> each(theme.subjects(), in + "/subjects", (one, at) -> {
-                            to.refer("CYCLE_TECHNIQUE", at + "/technique", TECHNIQUE, one.technique());
-                            to.refer("CYCLE_CHAIN", at + "/chain", CHAIN, one.chain());
-                        }));
-            });
+                        (theme, in) -> each(
+                                theme.subjects(),
+                                in + "/subjects",
+                                (id, at) -> to.refer("CYCLE_SUBJECT", at, SUBJECT, id)));
+            })
+            .noTwo(new Part.Unique<>(
+                    "CYCLE_TWICE",
+                    "track",
+                    cycle -> null,
+                    ThemeCycle::track,
+                    cycle -> "track " + cycle.track() + " has theme weeks already"));
 
     public static final Part<ClassPattern> PATTERNS = Part.taught(
                     "patterns", "pattern", ClassPattern.class, ClassPattern::id, (pattern, to) -> {})

@@ -77,7 +77,8 @@ public record AskedOf(Map<String, Line> lines) {
                 .isPresent();
     }
 
-    private static Optional<TermPlan.Goal> goal(Item item) {
+    /** What an item of a syllabus has taught; empty where it asks for no technique or chain to be done. */
+    public static Optional<TermPlan.Goal> goal(Item item) {
         return switch (item.kind()) {
             case TECHNIQUE ->
                 item.role() == Role.PERFORMER

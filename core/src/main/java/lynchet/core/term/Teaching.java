@@ -54,6 +54,13 @@ public final class Teaching {
         return map;
     }
 
+    /** A technique or a chain, by its id, as something that has to be taught. */
+    public TermPlan.Goal goal(String subject) {
+        return chains.containsKey(subject) && map.technique(subject).isEmpty()
+                ? new TermPlan.Goal(null, subject, true, null, false)
+                : new TermPlan.Goal(subject, null, true, null, false);
+    }
+
     public Optional<Chain> chain(TermPlan.Goal goal) {
         return Optional.ofNullable(chains.get(goal.chain()));
     }

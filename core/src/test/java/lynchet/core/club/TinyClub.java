@@ -102,12 +102,8 @@ public final class TinyClub {
             0,
             List.of(new TermPlan.Goal("hip-bump", null, true, null, false)),
             List.of(new TermPlan.Placed("hip-bump", "mondays", DAY, false))));
-    final List<ThemeCycle> cycles = one(new ThemeCycle(
-            "cy1",
-            "all",
-            DAY,
-            30,
-            List.of(new ThemeCycle.Theme("Bumps", List.of(new ThemeCycle.Subject("hip-bump", null))))));
+    final List<ThemeCycle> cycles =
+            one(new ThemeCycle("cy1", "all", DAY, 30, List.of(new ThemeCycle.Theme("Bumps", List.of("hip-bump")))));
     final List<Start> starts = one(new Start("st1", "c1", "b", "guard", true, null, "coach"));
     final List<Pairing> pairings =
             one(new Pairing("pr1", "c1", null, 1, List.of(new Pairing.Together(List.of("ana", "bo"))), null, "coach"));

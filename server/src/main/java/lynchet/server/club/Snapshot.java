@@ -24,6 +24,7 @@ import lynchet.core.rule.Breach;
 import lynchet.core.term.Calendar;
 import lynchet.core.term.PlannedClasses;
 import lynchet.core.term.Teaching;
+import lynchet.core.term.cycle.CycledClasses;
 import lynchet.core.walk.Centrality;
 import lynchet.core.walk.MoveGraph;
 import lynchet.server.keep.Refusal;
@@ -41,6 +42,7 @@ public final class Snapshot {
     private volatile Map<String, Double> centrality;
     private volatile Set<String> broken;
     private volatile PlannedClasses planned;
+    private volatile CycledClasses cycled;
     private volatile Teaching teaching;
 
     Snapshot(Club taught, long revision) {
@@ -138,14 +140,25 @@ public final class Snapshot {
         return Calendar.of(taught.tracks(), taught.terms(), taught.closures()).filledBy(this::filled);
     }
 
-    /** A class with the blocks that the term's plan has for it, where nobody has made any. */
+    /** A class with the blocks that the term's plan or the track's cycle has for it, where nobody has made any. */
     public TrainingClass filled(TrainingClass training) {
         PlannedClasses known = planned;
         if (known == null) {
             known = new PlannedClasses(taught.all(Parts.PLANS), teaching());
             planned = known;
         }
-        return known.filled(training);
+        return cycled().filled(known.filled(training));
+    }
+
+    /** The classes that cycles of theme weeks fill. */
+    public CycledClasses cycled() {
+        CycledClasses known = cycled;
+        if (known == null) {
+            Calendar bare = Calendar.of(taught.tracks(), taught.terms(), taught.closures());
+            known = new CycledClasses(taught.all(Parts.CYCLES), taught.all(Parts.PLANS), bare, teaching());
+            cycled = known;
+        }
+        return known;
     }
 
     /** What it takes to teach what the club teaches. */

@@ -39,6 +39,7 @@ final class Undo implements Club.Change {
             "gap",
             "pattern",
             "plan",
+            "cycle",
             "ask",
             "credit",
             "tally");

@@ -90,6 +90,8 @@ class Guard {
                                 "/api/classes/sums",
                                 "/api/plans/**",
                                 "/api/plans",
+                                "/api/cycles/**",
+                                "/api/cycles",
                                 "/api/classes/*/news",
                                 "/api/chains",
                                 "/api/chains/check")
@@ -102,6 +104,7 @@ class Guard {
                                 "/api/tallies/*",
                                 "/api/starts/*",
                                 "/api/plans/**",
+                                "/api/cycles/*",
                                 "/api/nominations/*",
                                 "/api/merits/*")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
@@ -110,6 +113,7 @@ class Guard {
                                 "/api/chains/*",
                                 "/api/classes/*",
                                 "/api/plans/*",
+                                "/api/cycles/*",
                                 "/api/asks/*",
                                 "/api/incidents/*",
                                 "/api/pairings/*")

@@ -111,13 +111,7 @@ class PlanController {
     /** What the track needs next, the most wanted first. */
     @GetMapping("/{id}/wanted")
     List<Wanted> wanted(@PathVariable String id) {
-        TermPlan plan = desk.plan(id);
-        return Wanted.of(
-                plan.track(),
-                desk.track(plan.track()),
-                taught.now().ladders(),
-                taught.now().teaching(),
-                desk.today());
+        return desk.wanted(desk.plan(id).track());
     }
 
     @PostMapping

@@ -31,6 +31,7 @@ import lynchet.core.term.Teaching;
 import lynchet.core.term.Term;
 import lynchet.core.term.TermPlan;
 import lynchet.core.term.TermQuestion;
+import lynchet.core.term.Wanted;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Refusal;
@@ -157,9 +158,6 @@ class TermDesk {
                 .toList();
         Map<String, StudentState> stand =
                 states.of(coming.stream().map(Student::id).toList());
-        long young = coming.stream()
-                .filter(student -> student.ageOn(today).orElse(ADULT) < ADULT)
-                .count();
         LocalDate grading = grading(term, today).orElse(null);
         return new Opened(
                 plan,
@@ -171,7 +169,7 @@ class TermDesk {
                         held,
                         teaching,
                         known(plan.track(), stand, term.from()),
-                        young * 2 > coming.size() ? ClassSum.FEW_FALLS : ClassSum.MOST_FALLS),
+                        mostFalls(coming, today)),
                 teaching,
                 coming,
                 stand,
@@ -327,6 +325,29 @@ class TermDesk {
                 .removeIf(state ->
                         state.lastSeen() == null || state.lastSeen().isBefore(today.minusWeeks(WEEKS_LOOKED_BACK)));
         return all.isEmpty() ? everybody : all;
+    }
+
+    /** What a track needs next, the most wanted first. */
+    @Transactional(readOnly = true)
+    public List<Wanted> wanted(String track) {
+        Snapshot now = taught.now();
+        return Wanted.of(track, track(track), now.ladders(), now.teaching(), LocalDate.now(clock));
+    }
+
+    /** Falls that a class of a track bears: few where more than half of it are juniors. */
+    double mostFalls(String track) {
+        LocalDate today = LocalDate.now(clock);
+        List<Student> onTrack = people.onTrack(track).stream()
+                .filter(student -> student.left() == null)
+                .toList();
+        return mostFalls(onTrack, today);
+    }
+
+    private static double mostFalls(List<Student> coming, LocalDate today) {
+        long young = coming.stream()
+                .filter(student -> student.ageOn(today).orElse(ADULT) < ADULT)
+                .count();
+        return young * 2 > coming.size() ? ClassSum.FEW_FALLS : ClassSum.MOST_FALLS;
     }
 
     LocalDate today() {

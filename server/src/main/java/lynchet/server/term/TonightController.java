@@ -80,7 +80,11 @@ class TonightController {
                 .orElse(null);
         int minutes = plan == null ? training.minutes() / 2 : TermQuestion.minutes(plan, training);
         Room room = new Room(
-                training, here, minutes, plan == null ? FRESH : plan.fresh(), plan == null ? List.of() : plan.goals());
+                training,
+                here,
+                minutes,
+                plan == null ? FRESH : plan.fresh(),
+                plan == null ? now.cycled().themeOf(training) : plan.goals());
         int ranked = (int)
                 here.stream().filter(one -> !one.asked().lines().isEmpty()).count();
         return new Evening(here.size(), ranked, minutes, Tonight.of(room, now.teaching()));

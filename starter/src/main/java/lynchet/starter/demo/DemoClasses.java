@@ -171,7 +171,8 @@ final class DemoClasses {
         for (int week = DemoPeople.WEEKS; week >= -AHEAD; week--) {
             for (Slot slot : SLOTS) {
                 LocalDate day = today.minusWeeks(week).plusDays(slot.after());
-                boolean isThePlans = day.isAfter(today) && DemoTerm.isPlanned(slot.track());
+                boolean isThePlans = day.isAfter(today)
+                        && (DemoTerm.isPlanned(slot.track()) || slot.track().equals(DemoCycle.TRACK));
                 if ((!isClosed(day) || day.equals(today)) && !isThePlans) {
                     classes.add(make(map, slot, day, week, week <= OVER ? TERM : null));
                 }

@@ -111,6 +111,7 @@ public final class DemoClub {
                         Stream.concat(people.stream().map(DemoPeople.Person::student), Stream.of(guest))
                                 .toList())
                 .with(Parts.CLOSURES, closures)
+                .with(Parts.CYCLES, List.of(DemoCycle.of(today)))
                 .with(Parts.PLANS, DemoTerm.plans(today, term, closures, classes, practice, map, library.chains()))
                 .with(Parts.PATTERNS, List.of(DemoClasses.pattern(past)))
                 .with(Parts.PROMOTIONS, DemoGradings.promotions(today, people, ladders))

@@ -61,6 +61,20 @@ public final class CycledClasses {
                 .orElse(List.of());
     }
 
+    /** What the week of a class is about; nothing where no cycle has anything for it. */
+    public List<TermPlan.Goal> themeOf(TrainingClass training) {
+        ThemeCycle cycle = cycles.get(training.track());
+        if (cycle == null || !isIts(training)) {
+            return List.of();
+        }
+        return weeks.get(training.track())
+                .of(training.date())
+                .map(week -> cycle.themes().get(week.theme()).subjects().stream()
+                        .map(teaching::goal)
+                        .toList())
+                .orElse(List.of());
+    }
+
     /** What the classes of a week are about. */
     public Portions portions(ThemeCycle cycle, ThemeWeeks.Week week) {
         List<ThemeCycle.Theme> themes = cycle.themes();

@@ -37,7 +37,7 @@ public record Joining(
             Predicate<TrainingClass> comes,
             Function<ThemeWeeks.Week, Portions> portions) {
         Set<String> every = new HashSet<>();
-        cycle.themes().forEach(theme -> theme.subjects().forEach(one -> every.add(one.id())));
+        cycle.themes().forEach(theme -> theme.subjects().forEach(one -> every.add(one)));
         int round = cycle.themes().size();
         List<ThemeWeeks.Week> ahead = weeks.from(day, 2 * round);
         Set<String> shown = new HashSet<>();

@@ -10,7 +10,6 @@ import java.util.stream.IntStream;
 import lynchet.core.term.PlannedClasses.Stands;
 import lynchet.core.term.Teaching;
 import lynchet.core.term.TermPlan.Goal;
-import lynchet.core.term.cycle.ThemeCycle.Subject;
 import lynchet.core.term.cycle.ThemeCycle.Theme;
 import org.jspecify.annotations.Nullable;
 
@@ -24,7 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param classes what each class is about, in their order
  * @param left what found no room
  */
-public record Portions(List<List<Stands>> classes, List<Subject> left) {
+public record Portions(List<List<Stands>> classes, List<String> left) {
 
     /** At most so many are met in a class. */
     private static final int MOST = 5;
@@ -46,7 +45,7 @@ public record Portions(List<List<Stands>> classes, List<Subject> left) {
         private final Teaching teaching;
         private final List<Integer> free;
         private final List<List<Goal>> shown;
-        private final List<Subject> left = new ArrayList<>();
+        private final List<String> left = new ArrayList<>();
         private boolean isSpread;
 
         Week(Theme theme, List<Integer> minutes, Teaching teaching) {
@@ -60,7 +59,7 @@ public record Portions(List<List<Stands>> classes, List<Subject> left) {
 
         Portions portions(@Nullable Theme last, int round) {
             boolean isEven = Set.copyOf(free).size() <= 1;
-            for (List<Subject> group : Groups.of(theme.subjects(), teaching)) {
+            for (List<String> group : Groups.of(theme.subjects(), teaching)) {
                 place(group);
             }
             List<List<Goal>> turned = new ArrayList<>(shown);
@@ -73,8 +72,14 @@ public record Portions(List<List<Stands>> classes, List<Subject> left) {
         }
 
         /** Into the class with the most room; where none has room for all of it, one by one in their order. */
-        private void place(List<Subject> group) {
-            int all = group.stream().mapToInt(one -> teaching.first(one.goal())).sum();
+        private void place(List<String> group) {
+            if (free.isEmpty()) {
+                left.addAll(group); // a week without classes
+                return;
+            }
+            int all = group.stream()
+                    .mapToInt(one -> teaching.first(teaching.goal(one)))
+                    .sum();
             int most = IntStream.range(0, free.size())
                     .reduce((one, other) -> free.get(other) > free.get(one) ? other : one)
                     .orElseThrow();
@@ -83,8 +88,8 @@ public record Portions(List<List<Stands>> classes, List<Subject> left) {
                 return;
             }
             int from = 0;
-            for (Subject one : group) {
-                int first = teaching.first(one.goal());
+            for (String one : group) {
+                int first = teaching.first(teaching.goal(one));
                 int at = IntStream.range(from, free.size())
                         .filter(n -> first <= free.get(n))
                         .findFirst()
@@ -99,16 +104,16 @@ public record Portions(List<List<Stands>> classes, List<Subject> left) {
             }
         }
 
-        private void show(Subject one, int at) {
-            free.set(at, free.get(at) - teaching.first(one.goal()));
-            shown.get(at).add(one.goal());
+        private void show(String one, int at) {
+            free.set(at, free.get(at) - teaching.first(teaching.goal(one)));
+            shown.get(at).add(teaching.goal(one));
         }
 
         private List<List<Stands>> again(List<List<Goal>> turned, List<Integer> room, @Nullable Theme last, int round) {
             List<Goal> before = last == null
                     ? new ArrayList<>()
                     : new ArrayList<>(
-                            last.subjects().stream().map(Subject::goal).toList());
+                            last.subjects().stream().map(teaching::goal).toList());
             Collections.rotate(before, -round);
             Set<Goal> waiting = new LinkedHashSet<>(before);
             waiting.removeIf(goal -> turned.stream().anyMatch(one -> one.contains(goal)));

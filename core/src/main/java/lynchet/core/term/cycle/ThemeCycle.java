@@ -1,13 +1,9 @@
 package lynchet.core.term.cycle;
 
 import java.time.LocalDate;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
-import lynchet.core.term.TermPlan;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Theme weeks that come round again and again, so that somebody new may begin in any of them.
@@ -28,38 +24,12 @@ public record ThemeCycle(
      * What one week is about.
      *
      * @param name as the week is called
-     * @param subjects what is shown in it, in the coach's order
+     * @param subjects ids of the techniques and chains shown in it, in the coach's order; what is named twice stands there once
      */
-    public record Theme(@Most(60) String name, @Most(30) List<Subject> subjects) {
+    public record Theme(@Most(60) String name, @Most(30) List<String> subjects) {
         public Theme {
             Say.text("the name of a theme", name);
-            subjects = Say.list(subjects);
-            Set<String> seen = new HashSet<>();
-            for (Subject subject : subjects) {
-                if (!seen.add(subject.id())) {
-                    throw new IllegalArgumentException("theme " + name + " names " + subject.id() + " twice");
-                }
-            }
-        }
-    }
-
-    /** A technique, or a chain: one of both. */
-    public record Subject(
-            @Nullable String technique, @Nullable String chain) {
-        public Subject {
-            if ((technique == null) == (chain == null)) {
-                throw new IllegalArgumentException("what a theme shows is a technique or a chain, and not both");
-            }
-        }
-
-        /** The technique or the chain, as practice and marks name it. */
-        String id() {
-            return technique == null ? String.valueOf(chain) : technique;
-        }
-
-        /** The same as something to be taught. */
-        TermPlan.Goal goal() {
-            return new TermPlan.Goal(technique, chain, true, null, false);
+            subjects = Say.list(subjects).stream().distinct().toList();
         }
     }
 
@@ -82,8 +52,7 @@ public record ThemeCycle(
                         .map(theme -> new Theme(
                                 theme.name(),
                                 theme.subjects().stream()
-                                        .map(one -> other.equals(one.technique()) ? new Subject(instead, null) : one)
-                                        .distinct()
+                                        .map(one -> one.equals(other) ? instead : one)
                                         .toList()))
                         .toList());
     }

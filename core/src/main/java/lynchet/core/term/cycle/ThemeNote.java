@@ -7,7 +7,6 @@ import java.util.Map;
 import lynchet.core.rule.Say;
 import lynchet.core.term.PlannedClasses.Stands;
 import lynchet.core.term.Teaching;
-import lynchet.core.term.cycle.ThemeCycle.Subject;
 import lynchet.core.term.cycle.ThemeCycle.Theme;
 
 /**
@@ -43,7 +42,7 @@ public record ThemeNote(Rule rule, int theme, String subject, String sentence) {
         List<Theme> themes = cycle.themes();
         for (int n = 0; n < themes.size(); n++) {
             int at = n;
-            themes.get(n).subjects().forEach(one -> shownIn.putIfAbsent(one.id(), at));
+            themes.get(n).subjects().forEach(one -> shownIn.putIfAbsent(one, at));
         }
         for (int n = 0; n < themes.size(); n++) {
             int number = n;
@@ -54,7 +53,7 @@ public record ThemeNote(Rule rule, int theme, String subject, String sentence) {
             }
             Portions portions =
                     Portions.of(theme, themes.get((n + themes.size() - 1) % themes.size()), minutes, 0, teaching);
-            if (!portions.left().isEmpty()) {
+            if (!minutes.isEmpty() && !portions.left().isEmpty()) {
                 notes.add(full(n, theme, portions, minutes, teaching));
             }
             notes.addAll(builds(n, theme, shownIn, themes, teaching));
@@ -78,11 +77,12 @@ public record ThemeNote(Rule rule, int theme, String subject, String sentence) {
 
     private static ThemeNote full(int n, Theme theme, Portions portions, List<Integer> minutes, Teaching teaching) {
         int takes = theme.subjects().stream()
-                .mapToInt(one -> teaching.first(one.goal()))
+                .mapToInt(one -> teaching.first(teaching.goal(one)))
                 .sum();
         int bear = minutes.stream().mapToInt(Integer::intValue).sum();
-        List<String> left =
-                portions.left().stream().map(one -> teaching.name(one.goal())).toList();
+        List<String> left = portions.left().stream()
+                .map(one -> teaching.name(teaching.goal(one)))
+                .toList();
         return new ThemeNote(
                 Rule.FULL,
                 n,
@@ -99,19 +99,18 @@ public record ThemeNote(Rule rule, int theme, String subject, String sentence) {
     private static List<ThemeNote> builds(
             int n, Theme theme, Map<String, Integer> shownIn, List<Theme> themes, Teaching teaching) {
         List<ThemeNote> notes = new ArrayList<>();
-        for (Subject subject : theme.subjects()) {
+        for (String subject : theme.subjects()) {
             for (String need : Groups.needs(subject, teaching).stream().sorted().toList()) {
                 Integer in = shownIn.get(need);
-                if (in != null
-                        && theme.subjects().stream().noneMatch(one -> one.id().equals(need))) {
+                if (in != null && theme.subjects().stream().noneMatch(one -> one.equals(need))) {
                     notes.add(new ThemeNote(
                             Rule.BUILDS,
                             n,
-                            subject.id(),
+                            subject,
                             "%s builds on %s, shown in %s: whoever begins this week has not met it."
                                     .formatted(
-                                            teaching.name(subject.goal()),
-                                            teaching.name(new Subject(need, null).goal()),
+                                            teaching.name(teaching.goal(subject)),
+                                            teaching.name(teaching.goal(need)),
                                             themes.get(in).name())));
                 }
             }

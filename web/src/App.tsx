@@ -19,6 +19,7 @@ const ChainEditorPage = lazy(() =>
 const RanksPage = lazy(() => import('./rank/RanksPage').then((m) => ({ default: m.RanksPage })));
 const RankPage = lazy(() => import('./rank/RankPage').then((m) => ({ default: m.RankPage })));
 const TermPage = lazy(() => import('./term/TermPage').then((m) => ({ default: m.TermPage })));
+const CyclePage = lazy(() => import('./term/cycle/CyclePage').then((m) => ({ default: m.CyclePage })));
 const TermForm = lazy(() => import('./term/TermForm').then((m) => ({ default: m.TermFormPage })));
 const WeekSheet = lazy(() => import('./term/WeekSheet').then((m) => ({ default: m.WeekSheet })));
 const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.MatPage })));
@@ -104,6 +105,7 @@ export function App() {
               <Route path="/ranks/:ladder/:rank" element={<RankPage />} />
               <Route path="/term" element={<TermPage />} />
               <Route path="/term/terms/:id" element={<TermForm />} />
+              <Route path="/term/cycles/:id" element={<CyclePage />} />
               <Route path="/term/week" element={<WeekSheet />} />
               <Route path="/term/:id/met" element={<MetPage />} />
               <Route path="/term/:id" element={<TermPage />} />

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { read, readTagged } from './client';
-import type { Evening, Job, Met, PlanLine, PlanView, Terms, Wanted } from './types';
+import type { CycleLine, CycleView, Evening, Job, Met, PlanLine, PlanView, Terms, Wanted } from './types';
 
 /** The terms, the latest first. */
 export const useTerms = () => useQuery<Terms>({ queryKey: ['terms'], queryFn: () => read('/terms') });
@@ -22,6 +22,26 @@ export const useWanted = (id: string) =>
   useQuery<Wanted[]>({
     queryKey: ['plans', id, 'wanted'],
     queryFn: () => read(`/plans/${id}/wanted`),
+    placeholderData: keepPreviousData,
+  });
+
+/** The tracks' theme weeks in a line each. */
+export const useCycles = () =>
+  useQuery<CycleLine[]>({ queryKey: ['cycles'], queryFn: () => read('/cycles') });
+
+/** Theme weeks as they come round. */
+export const useCycleView = (id: string) =>
+  useQuery<{ value: CycleView; tag: string }>({
+    queryKey: ['cycles', id],
+    queryFn: () => readTagged(`/cycles/${id}`),
+    placeholderData: (before) => (before?.value.cycle.id === id ? before : undefined),
+  });
+
+/** What a track with theme weeks needs next. */
+export const useCycleWanted = (id: string) =>
+  useQuery<Wanted[]>({
+    queryKey: ['cycles', id, 'wanted'],
+    queryFn: () => read(`/cycles/${id}/wanted`),
     placeholderData: keepPreviousData,
   });
 

@@ -27,10 +27,11 @@ export const PLACES = {
   techniques: { path: '/map/techniques', kind: 'technique', shows: MAP },
   links: { path: '/map/links', kind: 'link', shows: MAP },
   reactions: { path: '/map/reactions', kind: 'reaction', shows: MAP },
-  tracks: { path: '/tracks', kind: 'track', shows: ['tracks', 'classes', 'people', 'names'] },
-  closures: { path: '/closures', kind: 'closure', shows: ['closures', 'classes'] },
-  terms: { path: '/terms', kind: 'term', shows: ['terms', 'plans', 'classes'] },
-  plans: { path: '/plans', kind: 'plan', shows: ['plans', 'classes'] },
+  tracks: { path: '/tracks', kind: 'track', shows: ['tracks', 'classes', 'cycles', 'people', 'names'] },
+  closures: { path: '/closures', kind: 'closure', shows: ['closures', 'classes', 'cycles'] },
+  terms: { path: '/terms', kind: 'term', shows: ['terms', 'plans', 'cycles', 'classes'] },
+  plans: { path: '/plans', kind: 'plan', shows: ['plans', 'cycles', 'classes'] },
+  cycles: { path: '/cycles', kind: 'cycle', shows: ['cycles', 'classes'] },
   patterns: { path: '/patterns', kind: 'pattern', shows: ['patterns'] },
   classes: { path: '/classes', kind: 'class', shows: ['classes'], isPut: true },
   people: { path: '/people', kind: 'student', shows: ['people', 'names'], isUndone: false },
@@ -128,10 +129,10 @@ export function useEdit(onRefused?: (problem: Problem) => void) {
         await told(place, edit, done, back);
         return value;
       }),
-    retire: (place: Place, id: string, tag: string, done: string) =>
+    retire: (place: Place, id: string, tag: string, done: string, back?: () => void) =>
       attempt(async () => {
         const { edit } = await sendEdit('DELETE', `${at(place).path}/${id}`, undefined, tag);
-        await told(place, edit, done);
+        await told(place, edit, done, back);
         return true;
       }),
     merge: (id: string, into: string, done: string) =>

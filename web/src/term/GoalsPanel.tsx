@@ -1,11 +1,8 @@
 import { Button, NumberInput, Select, Switch } from '@mantine/core';
-import { useState } from 'react';
-import { useChains, useMap } from '../api/queries';
 import { useWanted } from '../api/terms';
 import type { Goal, PlanView, TermPlan } from '../api/types';
-import { techniqueOptions } from '../map/edit/pickers';
-import { Loaded } from '../ui/States';
 import { count, date } from '../ui/words';
+import { AddByName, NeededNext, type Subject } from './Adding';
 import { subjectOf, weeksOf, withGoals } from './plan';
 import classes from './Term.module.css';
 
@@ -15,19 +12,29 @@ type Props = {
   onClose: () => void;
 };
 
-const SHOWN = 12;
-
 /** What is to be taught: chosen from what the track needs, or by hand; must, if time allows, or the theme of a week. */
 export function GoalsPanel({ view, onChange, onClose }: Props) {
   const { plan } = view;
   const wanted = useWanted(plan.id);
-  const map = useMap();
-  const chains = useChains();
-  const [all, setAll] = useState(false);
   const has = new Set(plan.goals.map(subjectOf));
   const nameOf = (subject: string) => view.rows.find((row) => row.subject === subject)?.name ?? subject;
-  const add = (goal: Goal, name: string) =>
-    onChange({ ...plan, goals: [...plan.goals, goal] }, `${name} is to be taught.`);
+  const add = (subjects: Subject[], says: string) =>
+    onChange(
+      {
+        ...plan,
+        goals: [
+          ...plan.goals,
+          ...subjects.map(({ technique, chain }) => ({
+            technique,
+            chain,
+            must: true,
+            week: null,
+            known: false,
+          })),
+        ],
+      },
+      says,
+    );
   const change = (goal: Goal, part: Partial<Goal>, says: string) =>
     onChange(
       {
@@ -121,120 +128,19 @@ export function GoalsPanel({ view, onChange, onClose }: Props) {
           );
         })}
       </ul>
-      <Select
-        aria-label="Add a technique or a chain"
-        placeholder="Add by name"
-        searchable
-        limit={60}
-        data={[
-          {
-            group: 'Techniques',
-            items: ((map.data ? techniqueOptions(map.data) : []) as { value: string; label: string }[])
-              .filter(({ value }) => !has.has(value))
-              .map(({ value, label }) => ({ value: `t:${value}`, label })),
-          },
-          {
-            group: 'Chains',
-            items: (chains.data ?? [])
-              .filter(({ chain }) => !has.has(chain.id))
-              .map(({ chain }) => ({ value: `c:${chain.id}`, label: chain.name })),
-          },
-        ]}
-        value={null}
-        onChange={(value, option) => {
-          if (!value || !option) return;
-          const id = value.slice(2);
-          const isChain = value.startsWith('c:');
+      <AddByName has={has} onAdd={(subject) => add([subject], `${subject.name} is to be taught.`)} />
+      <NeededNext
+        wanted={wanted}
+        has={has}
+        onAdd={(subjects) =>
           add(
-            {
-              technique: isChain ? null : id,
-              chain: isChain ? id : null,
-              must: true,
-              week: null,
-              known: false,
-            },
-            option.label,
-          );
-        }}
+            subjects,
+            subjects.length === 1
+              ? `${subjects[0].name} is to be taught.`
+              : `${count(subjects.length, 'item is', 'items are')} to be taught.`,
+          )
+        }
       />
-      <h3>What they need next</h3>
-      <Loaded query={wanted}>
-        {(needs) => {
-          const left = needs.filter((one) => !has.has(one.technique ?? one.chain ?? ''));
-          if (left.length === 0)
-            return (
-              <p className="quiet">
-                {needs.length === 0
-                  ? 'No rank asks this track for anything it lacks. Add techniques and chains by name.'
-                  : 'All that the ranks of this track ask for is in the plan or held.'}
-              </p>
-            );
-          const top = left.slice(0, SHOWN);
-          return (
-            <>
-              <Button
-                variant="default"
-                onClick={() =>
-                  onChange(
-                    {
-                      ...plan,
-                      goals: [
-                        ...plan.goals,
-                        ...top.map(({ technique, chain }) => ({
-                          technique,
-                          chain,
-                          must: true,
-                          week: null,
-                          known: false,
-                        })),
-                      ],
-                    },
-                    `${count(top.length, 'item is', 'items are')} to be taught.`,
-                  )
-                }
-              >
-                Take the first {top.length}
-              </Button>
-              <ul className={classes.goals} aria-label="Needed next">
-                {(all ? left : top).map((one) => (
-                  <li key={one.technique ?? one.chain}>
-                    <strong>{one.name}</strong>
-                    <small>
-                      {one.need > 0 && `${one.need} need it`}
-                      {one.need > 0 && one.rusty > 0 && ', '}
-                      {one.rusty > 0 && `rusty in ${one.rusty}`}
-                    </small>
-                    <Button
-                      size="compact-sm"
-                      variant="default"
-                      aria-label={`add ${one.name}`}
-                      onClick={() =>
-                        add(
-                          {
-                            technique: one.technique,
-                            chain: one.chain,
-                            must: true,
-                            week: null,
-                            known: false,
-                          },
-                          one.name,
-                        )
-                      }
-                    >
-                      add
-                    </Button>
-                  </li>
-                ))}
-              </ul>
-              {!all && left.length > SHOWN && (
-                <Button size="compact-md" variant="subtle" onClick={() => setAll(true)}>
-                  {left.length - SHOWN} more
-                </Button>
-              )}
-            </>
-          );
-        }}
-      </Loaded>
     </>
   );
 }

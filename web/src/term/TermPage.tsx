@@ -1,10 +1,9 @@
-import { Button, Progress, SegmentedControl, Select } from '@mantine/core';
-import { type ReactNode, useRef } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Button, Progress, SegmentedControl } from '@mantine/core';
+import type { ReactNode } from 'react';
+import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { useSession, useTracks } from '../api/queries';
-import { usePlans, usePlanView, useTerms } from '../api/terms';
+import { useCycles, usePlans, usePlanView, useTerms } from '../api/terms';
 import type { PlanLine, PlanView, Proposal, Term, TermPlan, Track } from '../api/types';
-import { useEdit } from '../form/useEdit';
 import { PageHead } from '../frame/PageHead';
 import { Empty, Loaded } from '../ui/States';
 import { count, date } from '../ui/words';
@@ -13,7 +12,9 @@ import { type Chosen, Field } from './Field';
 import { GoalsPanel } from './GoalsPanel';
 import { moved, nextPlace, weeksOf } from './plan';
 import classes from './Term.module.css';
+import { TermPicker } from './TermPicker';
 import { usePlanning } from './usePlanning';
+import { useSaving } from './useSaving';
 import { WeekView } from './WeekView';
 import { Why } from './Why';
 
@@ -23,6 +24,7 @@ export function TermPage() {
   const terms = useTerms();
   const plans = usePlans();
   const tracks = useTracks();
+  const cycles = useCycles().data ?? [];
   return (
     <Loaded query={terms}>
       {({ terms: all }) => (
@@ -30,8 +32,10 @@ export function TermPage() {
           {(lines) => (
             <Loaded query={tracks}>
               {({ tracks: streams }) =>
-                all.length === 0 ? (
-                  <NoTerm hasTrack={streams.length > 0} />
+                id === undefined && lines.length === 0 && cycles.length > 0 ? (
+                  <Navigate to={`/term/cycles/${cycles[0].id}`} replace />
+                ) : all.length === 0 ? (
+                  <NoTerm tracks={streams} />
                 ) : (
                   <ForTrack id={id ?? lines[0]?.id} lines={lines} terms={all} tracks={streams} />
                 )
@@ -44,20 +48,23 @@ export function TermPage() {
   );
 }
 
-function NoTerm({ hasTrack }: { hasTrack: boolean }) {
+function NoTerm({ tracks }: { tracks: Track[] }) {
   return (
     <>
-      <PageHead title="Term" />
+      <PageHead title="Term">
+        {tracks.length > 0 && <TermPicker value={null} lines={[]} terms={[]} tracks={tracks} />}
+      </PageHead>
       <Empty
         title="No term yet"
         steps={
-          hasTrack
+          tracks.length > 0
             ? [{ label: 'Make a term', to: '/term/terms/new' }]
             : [{ label: 'Add a track with its weekly times', to: '/house/tracks' }]
         }
       >
         A term is a season with its weekly times and its grading. What is taught in it is planned for each
-        track.
+        track. Where people begin at any time, choose theme weeks above instead: they come round again and
+        again.
       </Empty>
     </>
   );
@@ -66,57 +73,8 @@ function NoTerm({ hasTrack }: { hasTrack: boolean }) {
 type ChosenProps = { id?: string; lines: PlanLine[]; terms: Term[]; tracks: Track[] };
 
 function ForTrack({ id, lines, terms, tracks }: ChosenProps) {
-  const navigate = useNavigate();
-  const edit = useEdit();
-  const mayWrite = useSession().data?.role !== 'VIEWER';
-  const nameOf = (track: string) => tracks.find((one) => one.id === track)?.name ?? track;
-  const termOf = (term: string) => terms.find((one) => one.id === term)?.name ?? term;
   const line = lines.find((one) => one.id === id);
-  const unplanned = terms.flatMap((term) =>
-    tracks
-      .filter((track) => track.slots.some((slot) => term.slots.includes(slot.id)))
-      .filter((track) => !lines.some((one) => one.term === term.id && one.track === track.id))
-      .map((track) => ({ term, track })),
-  );
-  const begin = async (value: string | null) => {
-    const one = unplanned.find(({ term, track }) => `new ${term.id} ${track.id}` === value);
-    if (!one) return navigate(`/term/${value}`);
-    const plan: TermPlan = {
-      id: `${one.term.id}-${one.track.id}`.slice(0, 60),
-      term: one.term.id,
-      track: one.track.id,
-      fresh: 2,
-      minutes: 0,
-      goals: [],
-      placed: [],
-    };
-    const kept = await edit.save({
-      place: 'plans',
-      body: plan,
-      tag: null,
-      done: `${one.track.name} has a plan. Choose what is taught.`,
-    });
-    if (kept) navigate(`/term/${kept.id}?do=goals`);
-  };
-  const picker = (
-    <Select
-      aria-label="Plan"
-      placeholder="Choose a track"
-      allowDeselect={false}
-      w={250}
-      value={line?.id ?? null}
-      data={[
-        ...lines.map((one) => ({ value: one.id, label: `${nameOf(one.track)} · ${termOf(one.term)}` })),
-        ...(mayWrite
-          ? unplanned.map(({ term, track }) => ({
-              value: `new ${term.id} ${track.id}`,
-              label: `Plan ${track.name} · ${term.name}`,
-            }))
-          : []),
-      ]}
-      onChange={begin}
-    />
-  );
+  const picker = <TermPicker value={line?.id ?? null} {...{ lines, terms, tracks }} />;
   if (!line)
     return (
       <>
@@ -141,7 +99,7 @@ type PlanProps = { view: PlanView; tag: string; picker: ReactNode };
 
 function Plan({ view: kept, tag, picker }: PlanProps) {
   const [params, setParams] = useSearchParams();
-  const edit = useEdit();
+  const { problem, save } = useSaving('plans', kept.plan, tag);
   const planning = usePlanning();
   const mayWrite = useSession().data?.role !== 'VIEWER';
   const { proposal } = planning;
@@ -163,17 +121,6 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
       item: next?.subject ?? null,
       do: null,
     });
-  const latest = useRef(tag);
-  latest.current = tag;
-  /** Whoever may change a plan may take the change back, from its notice. */
-  const save = async (plan: TermPlan, says: string, before: TermPlan | null = kept.plan) =>
-    edit.save({
-      place: 'plans',
-      body: plan,
-      tag: latest.current,
-      done: says,
-      back: before ? () => void save(before, 'Taken back.', null) : undefined,
-    });
   const mayMove = mayWrite && !proposal && !planning.isRunning;
   const onChange = mayMove
     ? (plan: TermPlan, says: string, to?: number) => {
@@ -182,8 +129,7 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
       }
     : undefined;
   const take = async (found: Proposal) => {
-    if (await edit.save({ place: 'plans', body: found.view.plan, tag, done: 'The plan is taken.' }))
-      planning.forget();
+    if (await save(found.view.plan, 'The plan is taken.')) planning.forget();
   };
   const hasPlaces = kept.plan.placed.some((one) => one.on >= kept.today);
   const changed = proposal ? new Set(proposal.changed) : undefined;
@@ -284,9 +230,9 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
               </div>
             </div>
           )}
-          {edit.problem && (
+          {problem && (
             <p role="alert" className={classes.breaks}>
-              {edit.problem.message}
+              {problem.message}
             </p>
           )}
           {doing === 'goals' || (kept.plan.goals.length === 0 && mayWrite) ? (

@@ -30,6 +30,7 @@ class ScreensTest {
         {"run", "/mat/fundamentals-2026-11-17?do=run", "[data-group]"},
         {"wall", "/mat/fundamentals-2026-11-17/wall", "ul[aria-label=Pairs] li"},
         {"tonight", "/mat/fundamentals-2026-11-17/tonight", "ol h2"},
+        {"theme-weeks", "/term/cycles/no-jacket-weeks", "table caption"},
         {"term-met", "/term/running-term-juniors/met", "[data-met]"},
         {"class-sheet", "/mat/fundamentals-2026-11-24/sheet", "article h3"},
         {"week", "/mat/week", "section a strong"},
@@ -71,6 +72,7 @@ class ScreensTest {
     /** What is looked at in every light and size, and not pictured. */
     private static final Set<String> NOT_PICTURED = Set.of(
             "chain-begun",
+            "rank-opened",
             "term-met",
             "faults",
             "techniques",

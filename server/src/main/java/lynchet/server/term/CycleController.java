@@ -135,15 +135,16 @@ class CycleController {
         }
         Track track = track(asked.track());
         ThemeWeeks weeks = new ThemeWeeks(asked, bare(now), one -> true);
-        int week = CycleView.usual(asked, track, weeks.from(desk.today(), 2), desk.today()).stream()
-                .mapToInt(Integer::intValue)
-                .sum();
-        if (week == 0) {
+        List<Integer> minutes = CycleView.usual(asked, track, weeks.from(desk.today(), 2), desk.today());
+        if (minutes.isEmpty()) {
             throw Refusal.bad("SPREAD_TIMES", "/cycle/track", track.name() + " has no weekly times to teach it in.");
         }
-        int many = laying.weeks() == 0 ? Math.min(MOST_WEEKS, Spread.fewest(subjects, week, teaching)) : laying.weeks();
         return view(new ThemeCycle(
-                asked.id(), asked.track(), asked.from(), asked.minutes(), Spread.of(subjects, many, week, teaching)));
+                asked.id(),
+                asked.track(),
+                asked.from(),
+                asked.minutes(),
+                Spread.of(subjects, laying.weeks(), minutes, teaching)));
     }
 
     /** What the ranks have taught, each once. */

@@ -198,7 +198,8 @@ final class DemoClasses {
     /** The running term with the slots that these classes follow. */
     static Term term(LocalDate today, LocalDate grading) {
         List<LocalDate> closures = new ArrayList<>();
-        for (LocalDate day = today; !day.isAfter(today.plusWeeks(AHEAD)); day = day.plusDays(1)) {
+        LocalDate last = today.plusWeeks(AHEAD).plusDays(6);
+        for (LocalDate day = today; !day.isAfter(last); day = day.plusDays(1)) {
             if (isClosed(day)) {
                 closures.add(day);
             }
@@ -207,7 +208,7 @@ final class DemoClasses {
                 TERM,
                 "The running term",
                 today.minusWeeks(OVER),
-                today.plusWeeks(AHEAD).plusDays(6),
+                last,
                 SLOTS.stream().map(Slot::id).toList(),
                 closures,
                 List.of(grading));

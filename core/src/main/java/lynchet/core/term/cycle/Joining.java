@@ -39,7 +39,11 @@ public record Joining(
         Set<String> every = new HashSet<>();
         cycle.themes().forEach(theme -> theme.subjects().forEach(one -> every.add(one)));
         int round = cycle.themes().size();
-        List<ThemeWeeks.Week> ahead = weeks.from(day, 2 * round);
+        List<ThemeWeeks.Week> ahead = weeks.from(day, 2 * round + 1).stream()
+                .filter(week ->
+                        week.classes().stream().anyMatch(one -> !one.date().isBefore(day) && comes.test(one)))
+                .limit(2L * round)
+                .toList();
         Set<String> shown = new HashSet<>();
         LocalDate first = null;
         LocalDate all = null;

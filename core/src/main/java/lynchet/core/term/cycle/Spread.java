@@ -7,63 +7,90 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.stream.Collectors;
 import lynchet.core.map.Position;
-import lynchet.core.map.Stage;
 import lynchet.core.term.Teaching;
 import lynchet.core.term.cycle.ThemeCycle.Theme;
 
 /**
  * Lays what is to be learned into theme weeks: what builds on each other in one week, what begins in one position
- * together, the weeks as even as can be.
+ * together, no week fuller than its classes bear, the weeks as even as can be.
  */
 public final class Spread {
 
     /** What it costs to mix a further position into a week, where a week twice as full as the mean costs 1. */
     private static final double MIXED = 0.4;
 
+    /** What it costs to leave something without room. */
+    private static final double LEFT = 1000;
+
     private static final int NAME = 60;
 
     /** Where what is done alone begins. */
     private static final String ALONE = "Falls and movement";
 
-    private Spread() {}
+    private final Teaching teaching;
+    private final List<Integer> minutes;
+    private final List<List<String>> pieces = new ArrayList<>();
 
-    /** The fewest weeks that bear it all, at least one. */
-    public static int fewest(List<String> subjects, int weekMinutes, Teaching teaching) {
-        int all = subjects.stream()
-                .mapToInt(one -> teaching.first(teaching.goal(one)))
-                .sum();
-        return Math.max(1, (all + weekMinutes - 1) / Math.max(1, weekMinutes));
+    /** How many find no room in a week made of the pieces from one to before another. */
+    private final int[][] left;
+
+    private Spread(List<String> subjects, List<Integer> minutes, Teaching teaching) {
+        this.teaching = teaching;
+        this.minutes = minutes;
+        Groups.of(subjects, teaching).forEach(group -> pieces.addAll(cut(group)));
+        pieces.sort(Comparator.comparing(
+                        (List<String> piece) -> !place(piece.get(0)).equals(ALONE))
+                .thenComparing(piece -> teaching.stage(teaching.goal(piece.get(0))))
+                .thenComparing(piece -> place(piece.get(0)))
+                .thenComparing(piece -> piece.get(0)));
+        left = new int[pieces.size()][pieces.size() + 1];
+        for (int from = 0; from < pieces.size(); from++) {
+            for (int to = from + 1; to <= pieces.size(); to++) {
+                left[from][to] = left(week(from, to));
+            }
+        }
     }
 
     /**
      * The themes.
      *
-     * @param weeks how many, 1 to 52; fewer come back where there is less to lay
-     * @param weekMinutes of technique that the classes of a week bear together
+     * @param subjects ids of techniques and chains
+     * @param weeks how many, 1 to 52; 0: the fewest that bear it all. Fewer come back where there is less to lay
+     * @param minutes of technique that each class of a week bears
      */
-    public static List<Theme> of(List<String> subjects, int weeks, int weekMinutes, Teaching teaching) {
-        List<List<String>> pieces = new ArrayList<>();
-        Groups.of(subjects, teaching).forEach(group -> pieces.addAll(cut(group, weekMinutes, teaching)));
-        pieces.sort(Comparator.comparing(
-                        (List<String> piece) -> !place(piece.get(0), teaching).equals(ALONE))
-                .thenComparing(piece -> stage(piece, teaching))
-                .thenComparing(piece -> place(piece.get(0), teaching))
-                .thenComparing(piece -> piece.get(0)));
+    public static List<Theme> of(List<String> subjects, int weeks, List<Integer> minutes, Teaching teaching) {
+        Spread spread = new Spread(subjects, minutes, teaching);
+        int most = spread.pieces.size();
+        int many = weeks == 0 ? 1 : Math.min(weeks, most);
+        List<int[]> cuts = spread.laid(many);
+        while (weeks == 0 && many < most && cuts.stream().anyMatch(cut -> spread.left[cut[0]][cut[1]] > 0)) {
+            cuts = spread.laid(++many);
+        }
         Map<String, Integer> named = new HashMap<>();
-        return laid(pieces, Math.min(weeks, pieces.size()), teaching).stream()
-                .map(week -> new Theme(name(week, named, teaching), week))
+        return cuts.stream()
+                .map(cut -> spread.week(cut[0], cut[1]))
+                .map(week -> new Theme(spread.name(week, named), week))
                 .toList();
     }
 
+    private int left(List<String> week) {
+        int all = taking(week);
+        int bear = minutes.stream().mapToInt(Integer::intValue).sum();
+        return all > bear
+                ? 1 + (all - bear) / 10
+                : Portions.of(new Theme("-", week), null, minutes, 0, teaching)
+                        .left()
+                        .size();
+    }
+
     /** A group that is more than a week bears comes in parts, what is built on first. */
-    private static List<List<String>> cut(List<String> group, int weekMinutes, Teaching teaching) {
+    private List<List<String>> cut(List<String> group) {
+        int bear = minutes.stream().mapToInt(Integer::intValue).sum();
         List<List<String>> parts = new ArrayList<>();
         List<String> part = new ArrayList<>();
         for (String one : group) {
-            if (!part.isEmpty() && minutes(part, teaching) + teaching.first(teaching.goal(one)) > weekMinutes) {
+            if (!part.isEmpty() && taking(part) + taking(List.of(one)) > bear) {
                 parts.add(part);
                 part = new ArrayList<>();
             }
@@ -73,11 +100,13 @@ public final class Spread {
         return parts;
     }
 
-    /** Cuts a row of pieces into weeks where it costs least. */
-    private static List<List<String>> laid(List<List<String>> pieces, int weeks, Teaching teaching) {
+    /** Cuts the row of pieces into weeks where it costs least: the first piece of each, and the one after its last. */
+    private List<int[]> laid(int weeks) {
         int many = pieces.size();
-        double mean =
-                pieces.stream().mapToInt(piece -> minutes(piece, teaching)).sum() / (double) Math.max(1, weeks);
+        if (many == 0) {
+            return List.of();
+        }
+        double mean = taking(week(0, many)) / (double) weeks;
         double[][] least = new double[weeks + 1][many + 1];
         int[][] cut = new int[weeks + 1][many + 1];
         for (double[] row : least) {
@@ -87,7 +116,7 @@ public final class Spread {
         for (int week = 1; week <= weeks; week++) {
             for (int to = week; to <= many; to++) {
                 for (int from = week - 1; from < to; from++) {
-                    double cost = least[week - 1][from] + cost(pieces.subList(from, to), mean, teaching);
+                    double cost = least[week - 1][from] + cost(from, to, mean);
                     if (cost < least[week][to]) {
                         least[week][to] = cost;
                         cut[week][to] = from;
@@ -95,50 +124,54 @@ public final class Spread {
                 }
             }
         }
-        List<List<String>> themes = new ArrayList<>();
+        List<int[]> cuts = new ArrayList<>();
         int to = many;
         for (int week = weeks; week > 0; week--) {
-            int from = cut[week][to];
-            themes.add(
-                    0, pieces.subList(from, to).stream().flatMap(List::stream).toList());
-            to = from;
+            cuts.add(0, new int[] {cut[week][to], to});
+            to = cut[week][to];
         }
-        return themes;
+        return cuts;
     }
 
-    private static double cost(List<List<String>> pieces, double mean, Teaching teaching) {
-        List<String> week = pieces.stream().flatMap(List::stream).toList();
-        double over = minutes(week, teaching) / mean - 1;
-        Set<String> places = week.stream().map(one -> place(one, teaching)).collect(Collectors.toSet());
-        return over * over + MIXED * (places.size() - 1);
+    private double cost(int from, int to, double mean) {
+        List<String> week = week(from, to);
+        double over = taking(week) / mean - 1;
+        long places = week.stream().map(this::place).distinct().count();
+        return over * over + MIXED * (places - 1) + LEFT * left[from][to];
     }
 
-    private static int minutes(List<String> subjects, Teaching teaching) {
+    private List<String> week(int from, int to) {
+        return pieces.subList(from, to).stream().flatMap(List::stream).toList();
+    }
+
+    private int taking(List<String> subjects) {
         return subjects.stream()
                 .mapToInt(one -> teaching.first(teaching.goal(one)))
                 .sum();
     }
 
-    private static Stage stage(List<String> piece, Teaching teaching) {
-        return teaching.stage(teaching.goal(piece.get(0)));
-    }
-
-    private static String place(String subject, Teaching teaching) {
+    private String place(String subject) {
         return teaching.place(teaching.goal(subject)).map(Position::name).orElse(ALONE);
     }
 
     /** After the position in which most of it begins, or the two; the second of a name gets a number. */
-    private static String name(List<String> week, Map<String, Integer> named, Teaching teaching) {
+    private String name(List<String> week, Map<String, Integer> named) {
         Map<String, Integer> places = new LinkedHashMap<>();
-        week.forEach(one -> places.merge(place(one, teaching), 1, Integer::sum));
+        week.forEach(one -> places.merge(place(one), 1, Integer::sum));
         List<String> most = places.entrySet().stream()
                 .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
                 .map(Map.Entry::getKey)
                 .toList();
         boolean isOne = most.size() == 1 || 2 * places.get(most.get(0)) > week.size();
-        String both = isOne ? most.get(0) : most.get(0) + " and " + most.get(1);
-        int nth = named.merge(both, 1, Integer::sum);
-        String name = nth == 1 ? both : both + " " + nth;
-        return name.substring(0, Math.min(NAME, name.length()));
+        String name = isOne ? most.get(0) : both(most.get(0), most.get(1));
+        int nth = named.merge(name, 1, Integer::sum);
+        String full = nth == 1 ? name : name + " " + nth;
+        return full.substring(0, Math.min(NAME, full.length()));
+    }
+
+    /** Two positions in a name; of the two sides of one, what they have in common. */
+    private static String both(String one, String other) {
+        String side = one.split(", ")[0];
+        return side.equals(other.split(", ")[0]) ? side : one + " and " + other;
     }
 }

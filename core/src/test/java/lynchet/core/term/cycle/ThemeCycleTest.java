@@ -202,6 +202,11 @@ class ThemeCycleTest {
         Joining always = Joining.on(wednesday, cycle, weeks, one -> true, week -> cycled.portions(cycle, week));
         // Theme Two was shown on that Tuesday; it comes again in the week of 30 November, on Thursday then.
         assertThat(always).isEqualTo(new Joining(LocalDate.of(2026, 11, 12), 4, 6, LocalDate.of(2026, 12, 3)));
+        Joining friday =
+                Joining.on(MONDAY.plusDays(4), cycle, weeks, one -> true, week -> cycled.portions(cycle, week));
+        assertThat(friday)
+                .as("the week that is over does not count")
+                .isEqualTo(new Joining(LocalDate.of(2026, 11, 10), 6, 6, LocalDate.of(2026, 11, 26)));
         Joining tuesdays =
                 Joining.on(MONDAY, cycle, weeks, one -> "tue".equals(one.slot()), week -> cycled.portions(cycle, week));
         assertThat(tuesdays).isEqualTo(new Joining(LocalDate.of(2026, 11, 3), 4, 6, LocalDate.of(2026, 12, 8)));
@@ -210,16 +215,26 @@ class ThemeCycleTest {
     @Test
     void spreadsWhatBelongsTogetherIntoEvenWeeks() {
         List<String> all = Stream.concat(EASY.stream(), Stream.of("throw")).toList();
-        assertThat(Spread.fewest(all, 60, teaching)).as("8 · 12 + 20 minutes").isEqualTo(2);
-        assertThat(Spread.of(all, 3, 60, teaching))
+        assertThat(Spread.of(all, 0, List.of(24, 24), teaching))
+                .as("20 and 8 · 12 minutes; no week without room")
+                .hasSize(3)
+                .allSatisfy(week -> assertThat(Portions.of(week, null, List.of(24, 24), 0, teaching)
+                                .left())
+                        .isEmpty());
+        assertThat(Spread.of(List.of("late", "a"), 0, List.of(20), teaching))
+                .as("what no class bears stands alone")
+                .hasSize(2);
+        assertThat(Spread.of(all, 3, List.of(60), teaching))
                 .extracting(week -> week.name() + " " + week.subjects())
                 .containsExactly("grips [throw]", "guard [a, b, c, d]", "mount [e, f, g, h]");
-        assertThat(Spread.of(all, 52, 60, teaching))
+        assertThat(Spread.of(all, 52, List.of(60), teaching))
                 .as("no empty weeks; what builds on each other stays together")
                 .hasSize(8)
                 .anySatisfy(week -> assertThat(week.subjects()).containsExactly("c", "d"));
-        assertThat(Spread.of(all, 5, 60, teaching)).extracting(Theme::name).doesNotHaveDuplicates();
-        assertThat(Spread.of(List.of(), 4, 60, teaching)).isEmpty();
+        assertThat(Spread.of(all, 5, List.of(60), teaching))
+                .extracting(Theme::name)
+                .doesNotHaveDuplicates();
+        assertThat(Spread.of(List.of(), 4, List.of(60), teaching)).isEmpty();
     }
 
     /** In plain loops, over 300 random weeks. */

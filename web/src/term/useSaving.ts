@@ -1,0 +1,36 @@
+import { useRef } from 'react';
+import { Problem } from '../api/client';
+import { type Place, useEdit } from '../form/useEdit';
+import { useNotices } from '../ui/Notices';
+
+const isSame = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
+
+/**
+ * Saves a plan or theme weeks as they are changed on the screen. Whoever may change them may take a change back from its
+ * notice, as long as it is the last one.
+ *
+ * @param kept as it stands
+ * @param tag its tag
+ */
+export function useSaving<T extends { id: string }>(place: Place, kept: T, tag: string) {
+  const edit = useEdit();
+  const say = useNotices();
+  const latest = useRef({ kept, tag });
+  latest.current = { kept, tag };
+  const save = async (next: T, says: string, before: T | null = kept): Promise<T | null> => {
+    let made: T | null = null;
+    const back = (was: T) => () => {
+      if (isSame(latest.current.kept, made)) void save(was, 'Taken back.', null);
+      else say.failed(new Problem(409, 'CHANGED', 'It was changed since: take that back first.'));
+    };
+    made = await edit.save<T>({
+      place,
+      body: next,
+      tag: latest.current.tag,
+      done: says,
+      back: before ? back(before) : undefined,
+    });
+    return made;
+  };
+  return { problem: edit.problem, save };
+}

@@ -81,7 +81,8 @@ export function NeededNext({ wanted, has, onAdd }: NeededProps) {
                   <li key={one.technique ?? one.chain}>
                     <strong>{one.name}</strong>
                     <small>
-                      {one.need > 0 && `${one.need} need it`}
+                      {one.need > 0 &&
+                        `${one.need} need it${one.soon < one.need ? `, ${one.soon} by the grading` : ''}`}
                       {one.need > 0 && one.rusty > 0 && ', '}
                       {one.rusty > 0 && `rusty in ${one.rusty}`}
                     </small>

@@ -1,7 +1,8 @@
-import type { GoalRow, PlanView } from '../api/types';
+import type { GoalRow, Lesson, PlanView } from '../api/types';
 import { Scroll } from '../ui/Scroll';
 import { date, plain, STAGES } from '../ui/words';
-import { isNewIn, isOpen, weeksOf } from './plan';
+import { Mark } from './Mark';
+import { isNewIn, weeksOf } from './plan';
 import classes from './Term.module.css';
 
 export type Chosen = { lesson: number; subject: string | null } | null;
@@ -10,8 +11,8 @@ type Props = {
   view: PlanView;
   chosen: Chosen;
   onChoose: (chosen: Chosen) => void;
-  /** Moves what is met in a class to an earlier or a later one; missing where nothing is moved. */
-  onMove?: (row: GoalRow, at: number, step: 1 | -1) => void;
+  /** Moves what is met in a class to another one; missing where nothing is moved. */
+  onMove?: (row: GoalRow, at: number, to: Lesson) => void;
   /** Classes that a new plan would change. */
   changed?: Set<string>;
 };
@@ -155,30 +156,15 @@ function Plot({ view, row, x, now, chosen, onChoose, onMove }: PlotProps) {
             aria-hidden="true"
           />
         )}
-        {row.at.map((n) => {
-          const lesson = view.lessons[n];
-          const isSown = isNewIn(row, n);
-          const moves = onMove && isOpen(lesson);
-          return (
-            <button
-              key={lesson.id}
-              type="button"
-              className={classes.mark}
-              style={{ left: `${x(n)}%` }}
-              data-sown={isSown || undefined}
-              data-over={lesson.over || undefined}
-              data-kept={row.kept.includes(n) || undefined}
-              aria-pressed={chosen?.lesson === n && chosen.subject === row.subject}
-              aria-label={`${row.name} ${isSown ? 'new' : 'again'} on ${date(lesson.date)}`}
-              onClick={() => onChoose({ lesson: n, subject: row.subject })}
-              onKeyDown={(event) => {
-                if (!moves || (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight')) return;
-                event.preventDefault();
-                onMove(row, n, event.key === 'ArrowRight' ? 1 : -1);
-              }}
-            />
-          );
-        })}
+        {row.at.map((n) => (
+          <Mark
+            key={view.lessons[n].id}
+            {...{ view, row, n, x }}
+            isChosen={chosen?.lesson === n && chosen.subject === row.subject}
+            onChoose={() => onChoose({ lesson: n, subject: row.subject })}
+            onMove={onMove && ((to) => onMove(row, n, to))}
+          />
+        ))}
         {row.at.length === 0 && <em>not yet</em>}
       </div>
       <span className={missing ? `${classes.end} ${classes.missing}` : classes.end}>

@@ -10,7 +10,7 @@ import { count, date } from '../ui/words';
 import { ClassPanel } from './ClassPanel';
 import { type Chosen, Field } from './Field';
 import { GoalsPanel } from './GoalsPanel';
-import { moved, nextPlace, weeksOf } from './plan';
+import { moved, weeksOf } from './plan';
 import classes from './Term.module.css';
 import { TermPicker } from './TermPicker';
 import { usePlanning } from './usePlanning';
@@ -172,9 +172,7 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
             {...shared}
             onMove={
               mayMove
-                ? (row, n, step) => {
-                    const to = nextPlace(view, row, n, step);
-                    if (!to) return;
+                ? (row, n, to) => {
                     go({ class: to.id, item: row.subject, do: null });
                     void save(
                       moved(view.plan, row.subject, view.lessons[n], to),

@@ -36,7 +36,7 @@ export function WeekSheet() {
         <Button onClick={() => window.print()}>Print, or save as PDF</Button>
       </PageHead>
       <Loaded query={week}>
-        {({ classes: all, tracks }) => (
+        {({ classes: all, tracks, ifTime }) => (
           <Loaded query={map}>
             {(index) => {
               const planned = all.filter((one) => !one.cancelled && one.blocks.some(isDrill));
@@ -60,7 +60,12 @@ export function WeekSheet() {
                           {planned
                             .filter((one) => one.track === track.id)
                             .map((one) => (
-                              <OnSheet key={one.id} training={one} map={index} />
+                              <OnSheet
+                                key={one.id}
+                                training={one}
+                                map={index}
+                                ifTime={ifTime[one.id] ?? []}
+                              />
                             ))}
                         </section>
                       ))}
@@ -78,7 +83,9 @@ export function WeekSheet() {
 
 const isDrill = (block: Block) => block.kind === 'PART_DRILL' || block.kind === 'WHOLE_DRILL';
 
-function OnSheet({ training, map }: { training: TrainingClass; map: MapIndex }) {
+type OnSheetProps = { training: TrainingClass; map: MapIndex; ifTime: string[] };
+
+function OnSheet({ training, map, ifTime }: OnSheetProps) {
   return (
     <article>
       <h4>
@@ -88,12 +95,13 @@ function OnSheet({ training, map }: { training: TrainingClass; map: MapIndex }) 
       {training.blocks.filter(isDrill).map((block) => {
         const technique = map.technique.get(block.technique);
         const fault = technique?.faults.find((one) => one.id === block.watchFault);
-        const sign = technique?.steps.at(-1)?.text;
+        const sign = technique?.signs[0] ?? technique?.steps.at(-1)?.text;
         return (
           <div key={block.id}>
             <strong>
               {block.title} <span>{block.minutes}</span>
             </strong>
+            {ifTime.includes(block.id) && <em className={classes.ifTime}>if time allows</em>}
             {block.watchCue && <p className={classes.cue}>“{block.watchCue}”</p>}
             {fault && <p>Watch: {fault.see.charAt(0).toLowerCase() + fault.see.slice(1)}</p>}
             {sign && <p className="quiet">Done when: {sign.charAt(0).toLowerCase() + sign.slice(1)}</p>}

@@ -17,10 +17,10 @@ export function useSaving<T extends { id: string }>(place: Place, kept: T, tag: 
   const say = useNotices();
   const latest = useRef({ kept, tag });
   latest.current = { kept, tag };
-  const save = async (next: T, says: string, before: T | null = kept): Promise<T | null> => {
+  const save = async (next: T, says: string, before: T = kept): Promise<T | null> => {
     let made: T | null = null;
-    const back = (was: T) => () => {
-      if (isSame(latest.current.kept, made)) void save(was, 'Taken back.', null);
+    const back = () => {
+      if (!made || isSame(latest.current.kept, made)) void save(before, 'Taken back.', made ?? next);
       else say.failed(new Problem(409, 'CHANGED', 'It was changed since: take that back first.'));
     };
     made = await edit.save<T>({
@@ -28,7 +28,7 @@ export function useSaving<T extends { id: string }>(place: Place, kept: T, tag: 
       body: next,
       tag: latest.current.tag,
       done: says,
-      back: before ? back(before) : undefined,
+      back,
     });
     return made;
   };

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useNavigate, useParams } from 'react-router';
-import { readPlan, usePlan, useSession } from '../../api/queries';
+import { readPlan, usePlan, useSession, useToday } from '../../api/queries';
 import { useTonight } from '../../api/terms';
 import type { Evening, Suggested, TrainingClass, Way } from '../../api/types';
 import { useEdit } from '../../form/useEdit';
@@ -29,7 +29,8 @@ type WaysProps = { training: TrainingClass; tag: string; evening: Evening };
 function Ways({ training, tag, evening }: WaysProps) {
   const navigate = useNavigate();
   const edit = useEdit();
-  const mayWrite = useSession().data?.role !== 'VIEWER';
+  const isOver = training.date < useToday();
+  const mayWrite = useSession().data?.role !== 'VIEWER' && !isOver;
   const { ways, left } = evening.tonight;
   const toMat = () => navigate(`/mat/${training.id}`);
   const back = async () => {
@@ -56,7 +57,12 @@ function Ways({ training, tag, evening }: WaysProps) {
           <Nothing evening={evening} id={training.id} />
         ) : (
           <>
-            {training.blocks.length > 0 && (
+            {isOver && (
+              <p className={classes.planned}>
+                The class is over: this is what it could have been. What was done in it stays as it is.
+              </p>
+            )}
+            {mayWrite && training.blocks.length > 0 && (
               <p className={classes.planned}>
                 Planned so far: {training.theme ?? count(training.blocks.length, 'block', 'blocks')}. What you
                 make here takes its place, and can be taken back.

@@ -26,6 +26,7 @@ import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.logging.LogEntry;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.logging.LoggingPreferences;
@@ -225,6 +226,12 @@ final class Coach implements AutoCloseable {
         presses++;
         clear(element);
         element.click();
+    }
+
+    /** Takes hold of something and lets it go over something else. */
+    void drag(WebElement what, WebElement to) {
+        presses++;
+        new Actions(driver).dragAndDrop(what, to).perform();
     }
 
     void type(WebElement field, CharSequence... keys) {

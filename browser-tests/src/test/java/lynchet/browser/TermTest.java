@@ -55,6 +55,10 @@ class TermTest {
             coach.use("button", "Undo");
             coach.see("div", "Taken back");
             coach.until("the mark is back", () -> shows(coach, "[data-goal] button", "ariaLabel", was));
+            coach.drag(coach.see(MARKS), coach.see("[aria-label=Classes] li:nth-last-child(2) button"));
+            coach.until("the mark is dragged", () -> !shows(coach, "[data-goal] button", "ariaLabel", was));
+            coach.use("output/div[contains(., 'is met on')]/button", "Undo");
+            coach.until("and back", () -> shows(coach, "[data-goal] button", "ariaLabel", was));
             coach.go("/term/running-term-juniors/met");
             coach.see("[data-met='2']").sendKeys(Keys.ENTER);
             coach.see("p", "met on");
@@ -87,6 +91,8 @@ class TermTest {
             coach.touch(coach.see(By.cssSelector("td button:not([data-over])")));
             coach.see("a", "Class sheet");
             coach.nothingIsWrongHere();
+            coach.go("/term/week?on=2026-12-01");
+            coach.see("em", "if time allows");
             coach.go("/term/week");
             coach.see("h3", "Juniors");
             assertThat(coach.printedPages()).isEqualTo(1);

@@ -101,6 +101,7 @@ public final class ClubBench {
                 throw new IllegalStateException(
                         "what came out differs from what went in at byte " + Files.mismatch(archive, out));
             }
+            new PlanningBench(head, (what, target, value) -> put(students, what, target, value)).run(students);
             reading(server, students);
             writing(server, students);
             put(

@@ -97,6 +97,19 @@ final class User {
         return ask("POST", path, asking -> asking.getOutputStream().write(bytes), User::text);
     }
 
+    /** Changes what has this tag. */
+    String put(String path, Object body, String tag) {
+        byte[] bytes = Json.write(body).getBytes(StandardCharsets.UTF_8);
+        return ask(
+                "PUT",
+                path,
+                asking -> {
+                    asking.setRequestProperty("If-Match", tag);
+                    asking.getOutputStream().write(bytes);
+                },
+                User::text);
+    }
+
     JsonNode upload(String path, Path file) {
         String answer = ask(
                 "POST",

@@ -56,7 +56,7 @@ record Pupil(String id, Memory memory, Map<String, Double> comes, Map<String, Fa
                         id, 30, null, null, Lead.RIGHT, null, 0, 400, true, falls, Set.of(), false, Set.of(), Set.of()),
                 new AskedOf(syllabus.stream()
                         .collect(Collectors.toMap(
-                                TermPlan.Goal::subject, goal -> new AskedOf.Line(goal, "white", true)))),
+                                TermPlan.Goal::subject, goal -> new AskedOf.Line(goal, "white", true, null)))),
                 Map.copyOf(books),
                 Set.copyOf(books.keySet()));
     }

@@ -16,6 +16,7 @@ import lynchet.core.people.StudentState;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the ranks of somebody ask that can be taught: the techniques and chains of the rank they stand on and of those below.
@@ -29,8 +30,13 @@ public record AskedOf(Map<String, Line> lines) {
      *
      * @param rank name of the highest rank that asks for it
      * @param lacks whether it stands between them and the next rank
+     * @param from first day on which they have been in that rank long enough to leave it; null: they do not lack it
      */
-    public record Line(TermPlan.Goal goal, String rank, boolean lacks) {}
+    public record Line(
+            TermPlan.Goal goal,
+            String rank,
+            boolean lacks,
+            @Nullable LocalDate from) {}
 
     /**
      * @param ladders all of the club
@@ -45,29 +51,36 @@ public record AskedOf(Map<String, Line> lines) {
         boolean stands =
                 counting.stream().anyMatch(ladder -> state.heldOn(ladder.id()).isPresent());
         for (Ladder ladder : counting) {
-            Optional<Rank> held = state.heldOn(ladder.id()).map(HeldRank::rank).flatMap(ladder::rank);
+            Optional<HeldRank> holds = state.heldOn(ladder.id());
+            Optional<Rank> held = holds.map(HeldRank::rank).flatMap(ladder::rank);
             if (held.isPresent()) {
-                add(lines, ladder, held.get(), state);
+                add(lines, ladder, held.get(), holds.orElseThrow().since(), state);
             } else if (!stands && lines.isEmpty() && ladder.suits(student.ageOn(day))) {
-                add(lines, ladder, ladder.ranks().get(0), state);
+                add(lines, ladder, ladder.ranks().get(0), student.joined(), state);
             }
         }
         return new AskedOf(lines);
     }
 
-    private static void add(Map<String, Line> lines, Ladder ladder, Rank held, StudentState state) {
+    private static void add(Map<String, Line> lines, Ladder ladder, Rank held, LocalDate since, StudentState state) {
         for (Rank rank : ladder.ranks()) {
             rank.items().forEach(item -> goal(item).ifPresent(goal -> {
                 boolean lacks = rank.equals(held) && !isPassed(state, goal, item);
+                LocalDate from = lacks ? since.plusWeeks(rank.minWeeks()) : null;
                 lines.merge(
                         goal.subject(),
-                        new Line(goal, rank.name(), lacks),
-                        (one, other) -> new Line(goal, other.rank(), one.lacks() || other.lacks()));
+                        new Line(goal, rank.name(), lacks, from),
+                        (one, other) -> new Line(
+                                goal, other.rank(), one.lacks() || other.lacks(), earlier(one.from(), other.from())));
             }));
             if (rank.equals(held)) {
                 return;
             }
         }
+    }
+
+    private static @Nullable LocalDate earlier(@Nullable LocalDate one, @Nullable LocalDate other) {
+        return one == null || (other != null && other.isBefore(one)) ? other : one;
     }
 
     private static boolean isPassed(StudentState state, TermPlan.Goal goal, Item item) {

@@ -6,7 +6,9 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Stream;
 import lynchet.core.card.Family;
 import lynchet.core.card.Technique;
 import lynchet.core.map.Position;
@@ -39,10 +41,12 @@ public final class PlannedClasses {
 
     private final Teaching teaching;
     private final Map<String, List<Stands>> byClass = new HashMap<>();
+    private final Map<String, TermPlan> byTerm = new HashMap<>();
 
     public PlannedClasses(List<TermPlan> plans, Teaching teaching) {
         this.teaching = teaching;
         for (TermPlan plan : plans) {
+            byTerm.put(plan.term() + " " + plan.track(), plan);
             Set<String> met = new HashSet<>();
             plan.placed().stream()
                     .sorted(Comparator.comparing(TermPlan.Placed::on).thenComparing(TermPlan.Placed::slot))
@@ -54,6 +58,20 @@ public final class PlannedClasses {
 
     private Stands stands(TermPlan.Goal goal, boolean isFirst) {
         return new Stands(goal, isFirst, isFirst ? teaching.first(goal) : teaching.again(goal));
+    }
+
+    /** Ids of the blocks of a class about something that its term's plan has only if time allows. */
+    public List<String> ifTime(TrainingClass training) {
+        TermPlan plan = byTerm.get(training.term() + " " + training.track());
+        return plan == null
+                ? List.of()
+                : training.blocks().stream()
+                        .filter(block -> Stream.of(block.technique(), block.chain())
+                                .filter(Objects::nonNull)
+                                .flatMap(subject -> plan.goal(subject).stream())
+                                .anyMatch(goal -> !goal.must()))
+                        .map(Block::id)
+                        .toList();
     }
 
     /** The class with the blocks of its plan; as it is where it has blocks, or where no plan has anything for it. */

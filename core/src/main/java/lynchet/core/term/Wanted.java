@@ -19,8 +19,9 @@ import org.jspecify.annotations.Nullable;
  * rusted.
  *
  * @param need how many lack it for what comes next
+ * @param soon how many of those will have been in their rank long enough by the next exam; all where none is planned
  * @param rusty how many have it and have lost most of it
- * @param weight need and rust in one: see {@link #weight}
+ * @param weight need, by when, and rust in one: see {@link #weight} and {@link #of}
  * @param ranks names of the ranks that ask for it
  */
 public record Wanted(
@@ -29,11 +30,13 @@ public record Wanted(
         String name,
         Stage stage,
         int need,
+        int soon,
         int rusty,
         double weight,
         Set<String> ranks) {
 
     private static final double PASSED = 0.5;
+    private static final double LATER = 0.5;
 
     /**
      * What somebody counts for: as much as they have lost or never had of it, 0 to 1; half of that where it is passed, and
@@ -47,14 +50,24 @@ public record Wanted(
         return lacks ? lost : fading == null ? 0 : PASSED * lost;
     }
 
-    /** What a track wants, the most wanted first; what nobody lacks or has lost is left out. */
+    /**
+     * What a track wants, the most wanted first; what nobody lacks or has lost is left out. Whoever cannot be examined by
+     * the next exam counts for half.
+     *
+     * @param exam day of the next exam; null: none is planned
+     */
     public static List<Wanted> of(
-            String track, Map<Student, StudentState> people, List<Ladder> ladders, Teaching teaching, LocalDate day) {
+            String track,
+            Map<Student, StudentState> people,
+            List<Ladder> ladders,
+            Teaching teaching,
+            LocalDate day,
+            @Nullable LocalDate exam) {
         Map<String, Counted> counted = new TreeMap<>();
         people.forEach((student, state) -> AskedOf.of(student, state, ladders, track, day)
                 .lines()
                 .forEach((subject, line) -> counted.computeIfAbsent(subject, id -> new Counted(line.goal()))
-                        .add(line, state.on(subject, null).orElse(null), day)));
+                        .add(line, state.on(subject, null).orElse(null), day, exam)));
         return counted.values().stream()
                 .filter(one -> one.need + one.rusty > 0)
                 .sorted(Comparator.comparing((Counted one) -> -one.weight).thenComparing(one -> one.goal.subject()))
@@ -64,6 +77,7 @@ public record Wanted(
                         teaching.name(one.goal),
                         teaching.stage(one.goal),
                         one.need,
+                        one.soon,
                         one.rusty,
                         one.weight,
                         one.ranks))
@@ -74,6 +88,7 @@ public record Wanted(
         private final TermPlan.Goal goal;
         private final Set<String> ranks = new TreeSet<>();
         private int need;
+        private int soon;
         private int rusty;
         private double weight;
 
@@ -81,11 +96,13 @@ public record Wanted(
             this.goal = goal;
         }
 
-        void add(AskedOf.Line line, @Nullable Fading fading, LocalDate day) {
+        void add(AskedOf.Line line, @Nullable Fading fading, LocalDate day, @Nullable LocalDate exam) {
+            boolean isLater = exam != null && line.from() != null && line.from().isAfter(exam);
             ranks.add(line.rank());
             need += line.lacks() ? 1 : 0;
+            soon += line.lacks() && !isLater ? 1 : 0;
             rusty += !line.lacks() && fading != null && fading.stateOn(day) == Fading.State.RUSTY ? 1 : 0;
-            weight += weight(line.lacks(), fading, day);
+            weight += weight(line.lacks(), fading, day) * (isLater ? LATER : 1);
         }
     }
 }

@@ -110,7 +110,7 @@ class WantedTest {
         people.put(TinyClub.student("a", "1"), holding(met.state(), "white"));
         people.put(TinyClub.student("b", "2"), holding(passed.state(), "white"));
         people.put(TinyClub.student("c", "3"), holding(unlogged.state(), "white"));
-        List<Wanted> wanted = Wanted.of("all", people, List.of(adult), teaching, DAY);
+        List<Wanted> wanted = Wanted.of("all", people, List.of(adult), teaching, DAY, null);
         assertThat(wanted).extracting(Wanted::technique).containsExactly("fall", "sweep");
         Wanted sweep = wanted.get(1);
         assertThat(sweep.need()).isEqualTo(1);
@@ -118,5 +118,31 @@ class WantedTest {
         assertThat(sweep.weight()).isEqualTo(1.5 * (1 - Math.pow(2, -9)), within(1e-9));
         assertThat(wanted.get(0).weight()).isEqualTo(3);
         assertThat(sweep.ranks()).containsExactly("WHITE");
+        assertThat(sweep.soon()).as("no exam is planned").isEqualTo(1);
+    }
+
+    /** A rank is held for twelve weeks at least: who holds it since today, and who joined today, can be examined on that day and not before. */
+    @Test
+    void whoeverCannotBeExaminedYetCountsForHalf() {
+        Ladder slow = ladder("adult", 0, 0, List.of(), held(12, rank("white", "fall")));
+        Map<Student, StudentState> people = new LinkedHashMap<>();
+        people.put(TinyClub.student("a", "1"), holding(StudentState.empty(), "white"));
+        people.put(TinyClub.student("new", "2"), StudentState.empty());
+        Wanted before = Wanted.of(
+                        "all",
+                        people,
+                        List.of(slow),
+                        teaching,
+                        DAY,
+                        DAY.plusWeeks(12).minusDays(1))
+                .get(0);
+        assertThat(List.of(before.need(), before.soon(), before.weight())).isEqualTo(List.of(2, 0, 1.0));
+        Wanted then = Wanted.of("all", people, List.of(slow), teaching, DAY, DAY.plusWeeks(12))
+                .get(0);
+        assertThat(List.of(then.need(), then.soon(), then.weight())).isEqualTo(List.of(2, 2, 2.0));
+    }
+
+    private static Rank held(int weeks, Rank rank) {
+        return new Rank(rank.id(), rank.name(), rank.colours(), rank.stripes(), rank.minAge(), weeks, rank.syllabus());
     }
 }

@@ -142,12 +142,17 @@ public final class Snapshot {
 
     /** A class with the blocks that the term's plan or the track's cycle has for it, where nobody has made any. */
     public TrainingClass filled(TrainingClass training) {
+        return cycled().filled(planned().filled(training));
+    }
+
+    /** The classes that terms' plans fill. */
+    public PlannedClasses planned() {
         PlannedClasses known = planned;
         if (known == null) {
             known = new PlannedClasses(taught.all(Parts.PLANS), teaching());
             planned = known;
         }
-        return cycled().filled(known.filled(training));
+        return known;
     }
 
     /** The classes that cycles of theme weeks fill. */

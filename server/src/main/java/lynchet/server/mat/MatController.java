@@ -84,8 +84,17 @@ class MatController {
             List<Tally> tallies,
             List<Start> starts) {}
 
-    /** The classes of some days, and what closes them. */
-    record Calendar(LocalDate today, List<Track> tracks, List<TrainingClass> classes, List<Closure> closures) {}
+    /**
+     * The classes of some days, and what closes them.
+     *
+     * @param ifTime by class, ids of the blocks that the term's plan has only if time allows
+     */
+    record Calendar(
+            LocalDate today,
+            List<Track> tracks,
+            List<TrainingClass> classes,
+            List<Closure> closures,
+            Map<String, List<String>> ifTime) {}
 
     /** Classes from a day to a day, those that the weekly slots give among them; today's when neither is given. */
     @GetMapping("/classes")
@@ -97,14 +106,24 @@ class MatController {
             throw Refusal.bad("DAYS_MANY", "to", "Ask for at most " + MOST_DAYS + " days at once.");
         }
         Snapshot now = taught.now();
+        List<TrainingClass> all =
+                ClassStore.together(classes.between(first, last), now.calendar().between(first, last));
+        Map<String, List<String>> ifTime = new TreeMap<>();
+        for (TrainingClass one : all) {
+            List<String> blocks = now.planned().ifTime(one);
+            if (!blocks.isEmpty()) {
+                ifTime.put(one.id(), blocks);
+            }
+        }
         return new Calendar(
                 today,
                 now.taught().tracks(),
-                ClassStore.together(classes.between(first, last), now.calendar().between(first, last)),
+                all,
                 now.taught().closures().stream()
                         .filter(closure -> !closure.from().isAfter(last)
                                 && !closure.until().isBefore(first))
-                        .toList());
+                        .toList(),
+                ifTime);
     }
 
     /** The ways of drilling that a coach may take into a class. */

@@ -47,14 +47,14 @@ class CalendarController {
     private final Taught taught;
     private final OneThing edits;
     private final ClassStore classes;
-    private final ClosureController closures;
+    private final ClosureRules rules;
     private final Clock clock;
 
-    CalendarController(Taught taught, OneThing edits, ClassStore classes, ClosureController closures, Clock clock) {
+    CalendarController(Taught taught, OneThing edits, ClassStore classes, ClosureRules rules, Clock clock) {
         this.taught = taught;
         this.edits = edits;
         this.classes = classes;
-        this.closures = closures;
+        this.rules = rules;
         this.clock = clock;
     }
 
@@ -132,7 +132,7 @@ class CalendarController {
                 all.add(closure);
             }
         }
-        found.forEach(closures::fits);
+        found.forEach(rules::fits);
         if (keep && !found.isEmpty()) {
             edits.addAll(Parts.CLOSURES, found);
         }

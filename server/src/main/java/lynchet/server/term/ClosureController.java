@@ -1,19 +1,13 @@
 package lynchet.server.term;
 
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import lynchet.core.club.Parts;
-import lynchet.core.mat.TrainingClass;
-import lynchet.core.rule.Say;
 import lynchet.core.term.Closure;
-import lynchet.core.term.Term;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
-import lynchet.server.keep.Refusal;
-import lynchet.server.mat.ClassStore;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,16 +24,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/closures")
 class ClosureController {
 
-    private static final int NAMED = 3;
-
     private final Taught taught;
     private final OneThing edits;
-    private final ClassStore classes;
+    private final ClosureRules rules;
 
-    ClosureController(Taught taught, OneThing edits, ClassStore classes) {
+    ClosureController(Taught taught, OneThing edits, ClosureRules rules) {
         this.taught = taught;
         this.edits = edits;
-        this.classes = classes;
+        this.rules = rules;
     }
 
     /** The closures with the tag of each, for saving it; the latest first. */
@@ -57,7 +49,7 @@ class ClosureController {
 
     @PostMapping
     ResponseEntity<Closure> add(@RequestBody Closure closure) {
-        fits(closure);
+        rules.fits(closure);
         return ETags.tagged(edits.add(Parts.CLOSURES, closure));
     }
 
@@ -66,7 +58,7 @@ class ClosureController {
             @PathVariable String id,
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Closure closure) {
-        fits(closure);
+        rules.fits(closure);
         return ETags.tagged(edits.change(Parts.CLOSURES, id, tag, closure));
     }
 
@@ -75,48 +67,5 @@ class ClosureController {
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {
         edits.remove(Parts.CLOSURES, id, tag);
         return ResponseEntity.noContent().build();
-    }
-
-    /** Whether the days may be closed: nobody trained on them, and nobody is to be examined. */
-    void fits(Closure closure) {
-        nobodyTrained(closure);
-        nobodyIsExamined(closure);
-    }
-
-    /** A day on which people trained was not closed. */
-    private void nobodyTrained(Closure closure) {
-        List<String> held = classes.attendedBetween(closure.from(), closure.until()).stream()
-                .filter(closure::closes)
-                .map(this::said)
-                .toList();
-        if (!held.isEmpty()) {
-            String some = Say.and(held.subList(0, Math.min(NAMED, held.size())));
-            String more = held.size() > NAMED ? ", and in " + (held.size() - NAMED) + " more classes" : "";
-            throw Refusal.bad("CLOSURE_ATTENDED", "/from", "People trained in " + some + more + " on these days.");
-        }
-    }
-
-    /** A day on which a term has its grading is not closed to everybody. */
-    private void nobodyIsExamined(Closure closure) {
-        for (Term term : taught.now().taught().terms()) {
-            for (LocalDate day : term.gradingDays()) {
-                if (closure.closesAll(day)) {
-                    throw Refusal.bad(
-                            "CLOSURE_GRADING",
-                            "/from",
-                            term.name() + " has its grading on " + day + ": move the grading, or leave that day open.");
-                }
-            }
-        }
-    }
-
-    private String said(TrainingClass trained) {
-        LocalDate day = trained.date();
-        return taught.now().taught().tracks().stream()
-                        .filter(track -> track.id().equals(trained.track()))
-                        .map(track -> track.name())
-                        .findFirst()
-                        .orElse(trained.track())
-                + " on " + day;
     }
 }

@@ -106,7 +106,7 @@ class CycleController {
     /** What the track needs next, the most wanted first. */
     @GetMapping("/{id}/wanted")
     List<Wanted> wanted(@PathVariable String id) {
-        return desk.wanted(find(id).track());
+        return desk.wanted(find(id).track(), null);
     }
 
     /**

@@ -111,7 +111,8 @@ class PlanController {
     /** What the track needs next, the most wanted first. */
     @GetMapping("/{id}/wanted")
     List<Wanted> wanted(@PathVariable String id) {
-        return desk.wanted(desk.plan(id).track());
+        TermPlan plan = desk.plan(id);
+        return desk.wanted(plan.track(), plan.term());
     }
 
     @PostMapping

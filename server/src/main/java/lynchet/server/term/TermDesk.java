@@ -327,11 +327,19 @@ class TermDesk {
         return all.isEmpty() ? everybody : all;
     }
 
-    /** What a track needs next, the most wanted first. */
+    /**
+     * What a track needs next, the most wanted first.
+     *
+     * @param term id of the term with the next exam; null: there is none
+     */
     @Transactional(readOnly = true)
-    public List<Wanted> wanted(String track) {
+    public List<Wanted> wanted(String track, @Nullable String term) {
         Snapshot now = taught.now();
-        return Wanted.of(track, track(track), now.ladders(), now.teaching(), LocalDate.now(clock));
+        LocalDate today = LocalDate.now(clock);
+        LocalDate exam = term == null
+                ? null
+                : grading(term(term), today).filter(day -> !day.isBefore(today)).orElse(null);
+        return Wanted.of(track, track(track), now.ladders(), now.teaching(), today, exam);
     }
 
     /** Falls that a class of a track bears: few where more than half of it are juniors. */

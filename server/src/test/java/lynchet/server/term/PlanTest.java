@@ -58,6 +58,43 @@ class PlanTest {
     }
 
     @Test
+    void theWeekSaysWhatComesOnlyIfTimeAllows() {
+        JsonNode view = coach.get(PLAN).expect(200).json();
+        JsonNode lessons = view.path("lessons");
+        String until = view.path("until").asString();
+        JsonNode days = coach.get("/api/classes?from=" + view.path("today").asString() + "&to=" + until)
+                .expect(200)
+                .json();
+        int seen = 0;
+        for (JsonNode training : days.path("classes")) {
+            int at = 0;
+            while (at < lessons.size()
+                    && !lessons.get(at)
+                            .path("id")
+                            .asString()
+                            .equals(training.path("id").asString())) {
+                at++;
+            }
+            if (at == lessons.size() || lessons.get(at).path("own").asBoolean()) {
+                continue;
+            }
+            Set<String> wanted = new HashSet<>();
+            for (JsonNode row : view.path("rows")) {
+                for (JsonNode met : row.path("at")) {
+                    if (met.asInt() == at && !row.path("must").asBoolean()) {
+                        wanted.add(row.path("subject").asString());
+                    }
+                }
+            }
+            Set<String> told = new HashSet<>();
+            days.path("ifTime").path(training.path("id").asString()).forEach(id -> told.add(id.asString()));
+            assertThat(told).as(training.path("id").asString()).isEqualTo(wanted);
+            seen += told.size();
+        }
+        assertThat(seen).as("blocks that come if time allows").isPositive();
+    }
+
+    @Test
     void thePlanOfTheDemoFillsItsClasses() {
         JsonNode view = coach.get(PLAN).expect(200).json();
         int next = 0;

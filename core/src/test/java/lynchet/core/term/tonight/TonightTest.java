@@ -116,7 +116,7 @@ class TonightTest {
     }
 
     private static AskedOf.Line line(String subject, boolean lacks) {
-        return new AskedOf.Line(new TermPlan.Goal(subject, null, true, null, false), "white", lacks);
+        return new AskedOf.Line(new TermPlan.Goal(subject, null, true, null, false), "white", lacks, null);
     }
 
     private static Map<String, Fading> met(String subject, int ago, int sessions) {

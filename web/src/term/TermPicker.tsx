@@ -92,8 +92,7 @@ export function TermPicker({ value, lines, terms, tracks }: Props) {
       aria-label="Plan"
       placeholder="Choose a track"
       allowDeselect={false}
-      w={250}
-      miw={150}
+      w={{ base: 170, sm: 250 }}
       value={value}
       data={groups.filter((group) => group.items.length > 0)}
       onChange={begin}

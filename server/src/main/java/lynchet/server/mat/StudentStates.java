@@ -72,6 +72,16 @@ public class StudentStates implements AfterRecords {
         return tables.load(students, null);
     }
 
+    /**
+     * The same, with what they have of some things only: a track's states whole are many and long.
+     *
+     * @param subjects ids of techniques and chains
+     */
+    @Transactional(readOnly = true)
+    public Map<String, StudentState> of(Collection<String> students, Collection<String> subjects) {
+        return tables.load(students, Set.copyOf(subjects));
+    }
+
     /** How one student stood at the end of a day, from what is known of it today. */
     @Transactional(readOnly = true)
     public StudentState asOf(String student, LocalDate day, ZoneId zone) {

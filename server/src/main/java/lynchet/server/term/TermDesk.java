@@ -23,7 +23,9 @@ import lynchet.core.mat.ClassSum;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
+import lynchet.core.rank.Rank;
 import lynchet.core.safety.Ages;
+import lynchet.core.term.AskedOf;
 import lynchet.core.term.Exposure;
 import lynchet.core.term.Grown;
 import lynchet.core.term.PlannedClasses;
@@ -157,7 +159,7 @@ class TermDesk {
                         taughtIn.getOrDefault(one.id(), Set.of())))
                 .toList();
         Map<String, StudentState> stand =
-                states.of(coming.stream().map(Student::id).toList());
+                states.of(coming.stream().map(Student::id).toList(), subjects(plan));
         LocalDate grading = grading(term, today).orElse(null);
         return new Opened(
                 plan,
@@ -175,6 +177,10 @@ class TermDesk {
                 stand,
                 weeks,
                 today);
+    }
+
+    private static List<String> subjects(TermPlan plan) {
+        return plan.goals().stream().map(TermPlan.Goal::subject).toList();
     }
 
     /** The next grading of the term, or its last. */
@@ -317,7 +323,7 @@ class TermDesk {
                 .toList());
         onTrack.sort(Comparator.comparing(Student::id));
         Map<String, StudentState> stand =
-                states.of(onTrack.stream().map(Student::id).toList());
+                states.of(onTrack.stream().map(Student::id).toList(), askedByRanks());
         Map<Student, StudentState> everybody = new LinkedHashMap<>();
         onTrack.forEach(student -> everybody.put(student, stand.getOrDefault(student.id(), StudentState.empty())));
         Map<Student, StudentState> all = new LinkedHashMap<>(everybody);
@@ -356,6 +362,16 @@ class TermDesk {
                 .filter(student -> student.ageOn(today).orElse(ADULT) < ADULT)
                 .count();
         return young * 2 > coming.size() ? ClassSum.FEW_FALLS : ClassSum.MOST_FALLS;
+    }
+
+    /** What any rank has taught. */
+    private Set<String> askedByRanks() {
+        return taught.now().ladders().stream()
+                .flatMap(ladder -> ladder.ranks().stream())
+                .flatMap(Rank::items)
+                .flatMap(item -> AskedOf.goal(item).stream())
+                .map(TermPlan.Goal::subject)
+                .collect(Collectors.toSet());
     }
 
     LocalDate today() {

@@ -172,7 +172,7 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
                 "The grading on " + asked.grading() + " is too early: " + named(late)
                         + " would have to be shown by " + last + ", and "
                         + classes(early.size()).toLowerCase(java.util.Locale.ROOT)
-                        + (early.size() == 1 ? " is" : " are") + " left until then.",
+                        + (early.size() <= 1 ? " is" : " are") + " left until then.",
                 (day.isEmpty() ? "L" : day) + "et " + (late.size() == 1 ? "it" : "them") + " come if time allows.",
                 ids(late)));
     }

@@ -23,9 +23,7 @@ import lynchet.core.mat.ClassSum;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
-import lynchet.core.rank.Rank;
 import lynchet.core.safety.Ages;
-import lynchet.core.term.AskedOf;
 import lynchet.core.term.Exposure;
 import lynchet.core.term.Grown;
 import lynchet.core.term.PlannedClasses;
@@ -323,7 +321,7 @@ class TermDesk {
                 .toList());
         onTrack.sort(Comparator.comparing(Student::id));
         Map<String, StudentState> stand =
-                states.of(onTrack.stream().map(Student::id).toList(), askedByRanks());
+                states.of(onTrack.stream().map(Student::id).toList());
         Map<Student, StudentState> everybody = new LinkedHashMap<>();
         onTrack.forEach(student -> everybody.put(student, stand.getOrDefault(student.id(), StudentState.empty())));
         Map<Student, StudentState> all = new LinkedHashMap<>(everybody);
@@ -362,16 +360,6 @@ class TermDesk {
                 .filter(student -> student.ageOn(today).orElse(ADULT) < ADULT)
                 .count();
         return young * 2 > coming.size() ? ClassSum.FEW_FALLS : ClassSum.MOST_FALLS;
-    }
-
-    /** What any rank has taught. */
-    private Set<String> askedByRanks() {
-        return taught.now().ladders().stream()
-                .flatMap(ladder -> ladder.ranks().stream())
-                .flatMap(Rank::items)
-                .flatMap(item -> AskedOf.goal(item).stream())
-                .map(TermPlan.Goal::subject)
-                .collect(Collectors.toSet());
     }
 
     LocalDate today() {

@@ -48,6 +48,7 @@ class ThemeCycleTest {
                 .add(TinyMap.card("side-fall", Family.BREAKFALL, 1, List.of(), List.of()))
                 .add(TinyMap.card("throw", Family.THROW, 3, List.of(), List.of("side-fall")))
                 .add(TinyMap.technique("late", 5, "a"))
+                .add(TinyMap.technique("after", 1, "late"))
                 .link("throw", "grips", "throw", "mount")
                 .link("late", "mount", "late", "guard");
         for (String one : EASY) {
@@ -103,6 +104,9 @@ class ThemeCycleTest {
         assertThat(told(now, last, 0, 45, 45))
                 .as("with more time, what Tuesday has shown comes again on Thursday, after last week's")
                 .containsExactly(List.of("a", "e", "(f)", "(g)"), List.of("b", "(h)", "(a)", "(e)"));
+        assertThat(told(theme("t", "a"), theme("l", "b", "e", "f", "g", "h"), 0, 90))
+                .as("five are enough")
+                .containsExactly(List.of("a", "(b)", "(e)", "(f)", "(g)"));
         assertThat(told(now, null, 0, 60)).as("a first week with one class").containsExactly(List.of("a", "b", "e"));
     }
 
@@ -114,6 +118,10 @@ class ThemeCycleTest {
         assertThat(told(theme("t", "d", "c"), null, 1, 20, 20))
                 .as("in order, so the classes do not change")
                 .containsExactly(List.of("c"), List.of("d"));
+        Portions order = Portions.of(theme("t", "late", "after"), null, List.of(20, 30), 0, teaching);
+        assertThat(order.left())
+                .as("there is room for it on Tuesday, before what it builds on")
+                .containsExactly("after");
         Portions tight = Portions.of(theme("t", "a", "b", "e"), null, List.of(20), 0, teaching);
         assertThat(tight.left()).containsExactly("b", "e");
     }
@@ -219,6 +227,12 @@ class ThemeCycleTest {
                 .as("20 and 8 · 12 minutes; no week without room")
                 .hasSize(3)
                 .allSatisfy(week -> assertThat(Portions.of(week, null, List.of(24, 24), 0, teaching)
+                                .left())
+                        .isEmpty());
+        assertThat(Spread.of(List.of("throw", "a", "b", "e", "f", "g", "h"), 3, List.of(36), teaching))
+                .as("rather mixed than too full")
+                .hasSize(3)
+                .allSatisfy(week -> assertThat(Portions.of(week, null, List.of(36), 0, teaching)
                                 .left())
                         .isEmpty());
         assertThat(Spread.of(List.of("late", "a"), 0, List.of(20), teaching))

@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import lynchet.core.map.Position;
 import lynchet.core.term.Teaching;
 import lynchet.core.term.cycle.ThemeCycle.Theme;
@@ -25,6 +27,9 @@ public final class Spread {
 
     private static final int NAME = 60;
 
+    /** A cycle has no more weeks. */
+    private static final int MOST = 52;
+
     /** Where what is done alone begins. */
     private static final String ALONE = "Falls and movement";
 
@@ -34,6 +39,11 @@ public final class Spread {
 
     /** How many find no room in a week made of the pieces from one to before another. */
     private final int[][] left;
+
+    /** Minutes of such a week, and in how many positions it begins. */
+    private final int[][] takes;
+
+    private final int[][] places;
 
     private Spread(List<String> subjects, List<Integer> minutes, Teaching teaching) {
         this.teaching = teaching;
@@ -45,9 +55,15 @@ public final class Spread {
                 .thenComparing(piece -> place(piece.get(0)))
                 .thenComparing(piece -> piece.get(0)));
         left = new int[pieces.size()][pieces.size() + 1];
+        takes = new int[pieces.size()][pieces.size() + 1];
+        places = new int[pieces.size()][pieces.size() + 1];
         for (int from = 0; from < pieces.size(); from++) {
+            Set<String> begun = new HashSet<>();
             for (int to = from + 1; to <= pieces.size(); to++) {
-                left[from][to] = left(week(from, to));
+                pieces.get(to - 1).forEach(one -> begun.add(place(one)));
+                takes[from][to] = takes[from][to - 1] + taking(pieces.get(to - 1));
+                places[from][to] = begun.size();
+                left[from][to] = left(from, to);
             }
         }
     }
@@ -61,8 +77,8 @@ public final class Spread {
      */
     public static List<Theme> of(List<String> subjects, int weeks, List<Integer> minutes, Teaching teaching) {
         Spread spread = new Spread(subjects, minutes, teaching);
-        int most = spread.pieces.size();
-        int many = weeks == 0 ? 1 : Math.min(weeks, most);
+        int most = Math.min(MOST, spread.pieces.size());
+        int many = Math.min(weeks == 0 ? spread.fewest() : weeks, most);
         List<int[]> cuts = spread.laid(many);
         while (weeks == 0 && many < most && cuts.stream().anyMatch(cut -> spread.left[cut[0]][cut[1]] > 0)) {
             cuts = spread.laid(++many);
@@ -74,19 +90,28 @@ public final class Spread {
                 .toList();
     }
 
-    private int left(List<String> week) {
-        int all = taking(week);
-        int bear = minutes.stream().mapToInt(Integer::intValue).sum();
-        return all > bear
-                ? 1 + (all - bear) / 10
-                : Portions.of(new Theme("-", week), null, minutes, 0, teaching)
+    /** No fewer weeks than this can bear it all. */
+    private int fewest() {
+        int bear = Math.max(1, bear());
+        return pieces.isEmpty() ? 0 : Math.max(1, (takes[0][pieces.size()] + bear - 1) / bear);
+    }
+
+    private int bear() {
+        return minutes.stream().mapToInt(Integer::intValue).sum();
+    }
+
+    private int left(int from, int to) {
+        int over = takes[from][to] - bear();
+        return over > 0
+                ? 1 + over / 10
+                : Portions.of(new Theme("-", week(from, to)), null, minutes, 0, teaching)
                         .left()
                         .size();
     }
 
     /** A group that is more than a week bears comes in parts, what is built on first. */
     private List<List<String>> cut(List<String> group) {
-        int bear = minutes.stream().mapToInt(Integer::intValue).sum();
+        int bear = bear();
         List<List<String>> parts = new ArrayList<>();
         List<String> part = new ArrayList<>();
         for (String one : group) {
@@ -106,7 +131,7 @@ public final class Spread {
         if (many == 0) {
             return List.of();
         }
-        double mean = taking(week(0, many)) / (double) weeks;
+        double mean = takes[0][many] / (double) weeks;
         double[][] least = new double[weeks + 1][many + 1];
         int[][] cut = new int[weeks + 1][many + 1];
         for (double[] row : least) {
@@ -134,10 +159,8 @@ public final class Spread {
     }
 
     private double cost(int from, int to, double mean) {
-        List<String> week = week(from, to);
-        double over = taking(week) / mean - 1;
-        long places = week.stream().map(this::place).distinct().count();
-        return over * over + MIXED * (places - 1) + LEFT * left[from][to];
+        double over = takes[from][to] / mean - 1;
+        return over * over + MIXED * (places[from][to] - 1) + LEFT * left[from][to];
     }
 
     private List<String> week(int from, int to) {

@@ -248,6 +248,9 @@ class ThemeCycleTest {
         assertThat(Spread.of(all, 5, List.of(60), teaching))
                 .extracting(Theme::name)
                 .doesNotHaveDuplicates();
+        assertThat(Spread.of(IntStream.range(0, 200).mapToObj(n -> "x" + n).toList(), 0, List.of(24), teaching))
+                .as("a cycle has no more weeks than these, however much there is")
+                .hasSize(52);
         assertThat(Spread.of(List.of(), 4, List.of(60), teaching)).isEmpty();
     }
 

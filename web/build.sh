@@ -12,5 +12,6 @@ if [ "${1:-build}" = test ]; then
 elif [ ! -e dist/index.html ] || [ ! -e "$stamp" ] ||
   [ -n "$(find src public index.html openapi.json package-lock.json vite.config.ts tsconfig.json -newer "$stamp" -print -quit)" ]; then
   npm run --silent build
+  rm -rf target/classes/static # what is copied there would keep every earlier build's files
   touch "$stamp"
 fi

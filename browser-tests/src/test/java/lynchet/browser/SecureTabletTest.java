@@ -77,9 +77,9 @@ class SecureTabletTest {
         club.start();
         String base = "https://" + ADDRESS + ":" + club.port();
         try (Coach stranger = new Coach(With.FINGER, 1024, 768, base)) {
-            assertThat(stranger.script("return document.title"))
-                    .as("a tablet that has not installed the authority is warned")
-                    .isEqualTo("Privacy error");
+            assertThat(stranger.script("return location.href + document.body.innerText"))
+                    .as("a tablet that has not installed the authority is not let in")
+                    .isEqualTo("chrome-error://chromewebdata/");
         }
         try (Coach coach = new Coach(With.FINGER, 1024, 768, base, trusting())) {
             coach.signIn("head");

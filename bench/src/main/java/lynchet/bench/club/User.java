@@ -15,7 +15,7 @@ import java.util.stream.Collectors;
 import lynchet.format.Json;
 import tools.jackson.databind.JsonNode;
 
-/** Somebody at the other end of HTTP. Plain blocking calls, so that asking takes little from the cores it measures. */
+/** Somebody at the other end of HTTP. Plain blocking calls; who writes all the time does it by {@link #wire}. */
 final class User {
 
     private static final int LONGEST_WAIT = 15 * 60_000;
@@ -46,11 +46,7 @@ final class User {
                     (HttpURLConnection) URI.create(base + path).toURL().openConnection();
             asking.setReadTimeout(LONGEST_WAIT);
             asking.setRequestMethod(method);
-            asking.setRequestProperty(
-                    "Cookie",
-                    cookies.entrySet().stream()
-                            .map(cookie -> cookie.getKey() + "=" + cookie.getValue())
-                            .collect(Collectors.joining("; ")));
+            asking.setRequestProperty("Cookie", cookies());
             if (body != null) {
                 asking.setDoOutput(true);
                 asking.setRequestProperty("Content-Type", "application/json");
@@ -78,6 +74,17 @@ final class User {
     private void keep(String cookie) {
         String[] pair = cookie.split(";", 2)[0].split("=", 2);
         cookies.put(pair[0], pair[1]);
+    }
+
+    private String cookies() {
+        return cookies.entrySet().stream()
+                .map(cookie -> cookie.getKey() + "=" + cookie.getValue())
+                .collect(Collectors.joining("; "));
+    }
+
+    /** A connection of its own on which this one posts records, one after the other. */
+    Wire wire() {
+        return new Wire(base, cookies(), cookies.getOrDefault("XSRF-TOKEN", ""));
     }
 
     private static String text(InputStream in) throws IOException {

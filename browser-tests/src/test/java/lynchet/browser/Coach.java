@@ -100,19 +100,20 @@ final class Coach implements AutoCloseable {
         driver.get(base + "/");
     }
 
-    private void size(int width, int height) {
-        driver.executeCdpCommand(
-                "Emulation.setDeviceMetricsOverride",
-                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
-    }
-
-    /** On a screen of this size nobody has to push the page sideways; it keeps this size. */
+    /** On a screen of this size nobody has to push the page or its body sideways; it keeps this size. */
     void fits(int width, int height) {
         size(width, height);
         until("nothing to stick out at " + width, () -> (boolean) driver.executeScript("""
-                const [width, page] = [arguments[0], document.scrollingElement];
-                return innerWidth === width && page.scrollWidth <= width;
+                return innerWidth === arguments[0]
+                  && [document.scrollingElement, ...document.querySelectorAll('#page > *')]
+                    .every((box) => box.clientWidth === 0 || box.scrollWidth <= box.clientWidth);
                 """, width));
+    }
+
+    void size(int width, int height) {
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
     }
 
     void go(String path) {

@@ -39,8 +39,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/cycles")
 class CycleController {
 
-    private static final int MOST_WEEKS = 52;
-
     private final TermDesk desk;
     private final Taught taught;
     private final Known known;
@@ -123,7 +121,7 @@ class CycleController {
     CycleView spread(@RequestBody Laying laying) {
         ThemeCycle asked = laying.cycle();
         checked(asked);
-        if (laying.weeks() < 0 || laying.weeks() > MOST_WEEKS) {
+        if (laying.weeks() < 0 || laying.weeks() > ThemeCycle.MOST_WEEKS) {
             throw Refusal.bad("WEEKS", "/weeks", "A cycle has 1 to 52 weeks; 0 is as few as bear it.");
         }
         Snapshot now = taught.now();

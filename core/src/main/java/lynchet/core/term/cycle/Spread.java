@@ -27,9 +27,6 @@ public final class Spread {
 
     private static final int NAME = 60;
 
-    /** A cycle has no more weeks. */
-    private static final int MOST = 52;
-
     /** Where what is done alone begins. */
     private static final String ALONE = "Falls and movement";
 
@@ -77,7 +74,7 @@ public final class Spread {
      */
     public static List<Theme> of(List<String> subjects, int weeks, List<Integer> minutes, Teaching teaching) {
         Spread spread = new Spread(subjects, minutes, teaching);
-        int most = Math.min(MOST, spread.pieces.size());
+        int most = Math.min(ThemeCycle.MOST_WEEKS, spread.pieces.size());
         int many = Math.min(weeks == 0 ? spread.fewest() : weeks, most);
         List<int[]> cuts = spread.laid(many);
         while (weeks == 0 && many < most && cuts.stream().anyMatch(cut -> spread.left[cut[0]][cut[1]] > 0)) {

@@ -18,7 +18,10 @@ public record ThemeCycle(
         String track,
         LocalDate from,
         int minutes,
-        @Most(52) List<Theme> themes) {
+        @Most(ThemeCycle.MOST_WEEKS) List<Theme> themes) {
+
+    /** A cycle has no more weeks. */
+    public static final int MOST_WEEKS = 52;
 
     /**
      * What one week is about.

@@ -1,5 +1,7 @@
 package lynchet.server.house;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.concurrent.CompletableFuture;
 import lynchet.core.club.Club;
@@ -10,12 +12,15 @@ import org.springframework.context.EnvironmentAware;
 import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
 
-/** Begins to make the demo club before anything else is started, so that both cores are busy while the server starts. */
+/**
+ * Begins to make the demo club before anything else is started, so that both cores are busy while the server starts;
+ * not where there is a data file already, since the club is most likely in it.
+ */
 @Component
 class DemoAhead implements BeanFactoryPostProcessor, EnvironmentAware {
 
     private Environment environment;
-    private CompletableFuture<Club> demo;
+    private CompletableFuture<Club> ahead;
 
     @Override
     public void setEnvironment(Environment environment) {
@@ -24,15 +29,20 @@ class DemoAhead implements BeanFactoryPostProcessor, EnvironmentAware {
 
     @Override
     public void postProcessBeanFactory(ConfigurableListableBeanFactory factory) {
-        if (environment.getProperty("lynchet.demo", Boolean.class, false)) {
-            String fixed = environment.getProperty("lynchet.today", "");
-            LocalDate today = fixed.isBlank() ? LocalDate.now() : LocalDate.parse(fixed);
-            demo = CompletableFuture.supplyAsync(() -> DemoClub.on(today));
+        Path data = Path.of(environment.getProperty("lynchet.data", ""));
+        if (environment.getProperty("lynchet.demo", Boolean.class, false)
+                && Files.notExists(data.resolve("club.mv.db"))) {
+            ahead = CompletableFuture.supplyAsync(this::make);
         }
+    }
+
+    private Club make() {
+        String fixed = environment.getProperty("lynchet.today", "");
+        return DemoClub.on(fixed.isBlank() ? LocalDate.now() : LocalDate.parse(fixed));
     }
 
     /** The demo club, once it is made. */
     Club club() {
-        return demo.join();
+        return ahead == null ? make() : ahead.join();
     }
 }

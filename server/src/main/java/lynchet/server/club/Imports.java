@@ -160,7 +160,7 @@ public class Imports {
     /** What is kept and does not come in. */
     private <T> List<String> staleIds(Part<T> part, Incoming club) {
         PartStore<T, ?> store = stores.of(part);
-        if (store.count() == 0) {
+        if (store.isEmpty()) {
             return List.of();
         }
         jdbc.update("delete from incoming");
@@ -218,7 +218,7 @@ public class Imports {
 
     private <T> void write(Part<T> part, Incoming club, int total, Progress progress) {
         PartStore<T, ?> store = stores.of(part);
-        boolean isNew = store.count() == 0;
+        boolean isNew = store.isEmpty();
         int[] done = new int[1];
         handfuls(part, club, some -> {
             progress.at(part.name(), done[0], total);

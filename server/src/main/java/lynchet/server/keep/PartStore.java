@@ -57,10 +57,10 @@ public class PartStore<T, R extends Row<T>> {
     @Transactional(readOnly = true)
     public Map<String, T> find(Collection<String> ids) {
         Map<String, T> found = new HashMap<>();
-        handfuls(List.copyOf(ids), some -> entities.createQuery(from() + "where r.id in :ids", rows)
-                .setParameter("ids", some)
-                .getResultList()
-                .forEach(one -> found.put(one.getId(), one.toCore())));
+        handfuls(List.copyOf(ids), some -> core(entities.createQuery(from() + "where r.id in :ids", rows)
+                        .setParameter("ids", some)
+                        .getResultList())
+                .forEach(thing -> found.put(part.idOf(thing), thing)));
         return found;
     }
 
@@ -85,17 +85,17 @@ public class PartStore<T, R extends Row<T>> {
                     .setParameter("after", after)
                     .setMaxResults(HANDFUL)
                     .getResultList();
-            List<T> things = some.stream().map(R::toCore).toList();
-            some.forEach(entities::detach);
-            things.forEach(to);
+            core(some).forEach(to);
             after = some.isEmpty() ? after : some.get(some.size() - 1).getId();
         } while (some.size() == HANDFUL);
     }
 
     @Transactional(readOnly = true)
-    public long count() {
-        return entities.createQuery("select count(r) from " + rows.getSimpleName() + " r", Long.class)
-                .getSingleResult();
+    public boolean isEmpty() {
+        return entities.createQuery("select r.id from " + rows.getSimpleName() + " r", String.class)
+                .setMaxResults(1)
+                .getResultList()
+                .isEmpty();
     }
 
     /** Adds new things in the caller's transaction. */
@@ -162,9 +162,11 @@ public class PartStore<T, R extends Row<T>> {
         return Map.of();
     }
 
-    /** The rows of a query made into things. */
+    /** The rows of a query made into things. The rows are let go, or each later query looks through all of them for changes. */
     protected List<T> core(List<R> found) {
-        return found.stream().map(R::toCore).toList();
+        List<T> things = found.stream().map(R::toCore).toList();
+        found.forEach(entities::detach);
+        return things;
     }
 
     /** Cuts a list into handfuls. */

@@ -55,6 +55,7 @@ final class Coach implements AutoCloseable {
     private final ChromeDriver driver;
     private final With with;
     private final String base;
+    private final String keepsNothing;
     private int presses;
 
     Coach(With with, int width, int height) {
@@ -97,6 +98,10 @@ final class Coach implements AutoCloseable {
                 options);
         size(width, height);
         driver.manage().window().setSize(new Dimension(width, height));
+        keepsNothing = (String) driver.executeCdpCommand(
+                        "Page.addScriptToEvaluateOnNewDocument",
+                        Map.of("source", "delete Navigator.prototype.serviceWorker"))
+                .get("identifier");
         driver.get(base + "/");
     }
 
@@ -282,8 +287,13 @@ final class Coach implements AutoCloseable {
         seeNone(".mantine-Modal-content");
     }
 
-    /** Waits until this browser keeps the page and a class, and so needs the server no more to show them. */
+    /**
+     * From now on this browser keeps the page, as every one does outside tests; to fetch a hundred files for it is more work than
+     * most tests. Waits until it has them and a class, and so needs the server no more to show them.
+     */
     void keeps(String classId) {
+        driver.executeCdpCommand("Page.removeScriptToEvaluateOnNewDocument", Map.of("identifier", keepsNothing));
+        driver.navigate().refresh();
         async("""
                 const [classId, done] = arguments;
                 const isKept = () => new Promise((yes) => {

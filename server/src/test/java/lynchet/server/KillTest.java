@@ -14,6 +14,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Execution;
@@ -24,6 +25,7 @@ import org.junit.jupiter.api.parallel.ExecutionMode;
  * afterwards. Once in every build; {@code -Dkills=20} does it again and again on the same club.
  */
 @Execution(ExecutionMode.CONCURRENT)
+@Order(1)
 class KillTest {
 
     private static final int HANDS = 8;

@@ -28,6 +28,7 @@ import lynchet.server.mat.OpenSyllabus;
 import lynchet.server.mat.StudentStates;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.parallel.Execution;
@@ -37,14 +38,15 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Three thousand writes of all kinds in a random order. After every two hundred the states of all students are what a
- * replay of the archive gives, and another club takes the archive in and gives out the same.
+ * A thousand writes of all kinds in a random order. After every hundred the states of all students are what a replay of
+ * the archive gives, and another club takes the archive in and gives out the same. {@code -Dwrites=3000} goes on for longer.
  */
 @Execution(ExecutionMode.CONCURRENT)
+@Order(1)
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class RandomWritesTest {
 
-    private static final int ROUNDS = 15;
+    private static final int ROUND = 100;
 
     private ConfigurableApplicationContext club;
     private ConfigurableApplicationContext otherClub;
@@ -72,9 +74,9 @@ class RandomWritesTest {
 
     @Test
     void leaveAClubThatIsSound() {
-        for (int round = 0; round < ROUNDS; round++) {
+        for (int round = 0; round < Integer.getInteger("writes", 1000) / ROUND; round++) {
             now = Json.mapper().readTree(head.get("/api/archive").text());
-            for (int kept = 0, tried = 0; kept < 200; tried++) {
+            for (int kept = 0, tried = 0; kept < ROUND; tried++) {
                 assertThat(tried)
                         .as("writes of which %s were kept: %s", kept, done)
                         .isLessThan(2000);

@@ -19,8 +19,7 @@ class ClassSheetTest {
     @Test
     void aDoseIsWorkedOutFromItsMinutesAndBack() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.signIn("head");
-            coach.go(CLASS + "/plan");
+            coach.comeIn("head", CLASS + "/plan");
             coach.see("p", "76 + 2 between blocks + 4 water of 90 minutes, 8 left");
             coach.touch(coach.see("summary", "18 min fit 18 for each person on each side, 1 spare; 8 need 10 min"));
             coach.touch(coach.see("button", "Do 18"));
@@ -81,8 +80,7 @@ class ClassSheetTest {
     @Test
     void theWallHoldsNamesAndNothingElse() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.signIn("head");
-            coach.go("/mat/fundamentals-2026-11-17/wall");
+            coach.comeIn("head", "/mat/fundamentals-2026-11-17/wall");
             coach.see("ul[aria-label=Pairs] li");
             assertThat((List<?>) coach.async("""
                     const [done] = arguments;

@@ -31,8 +31,7 @@ class EveningTest {
         club.start();
         classId = "fundamentals-" + tuesday;
         coach = new Coach(With.FINGER, 1024, 768, club.address);
-        coach.signIn("coach");
-        coach.go("/mat/" + classId);
+        coach.comeIn("coach", "/mat/" + classId);
     }
 
     @AfterEach

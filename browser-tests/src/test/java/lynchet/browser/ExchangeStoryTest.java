@@ -26,8 +26,7 @@ class ExchangeStoryTest {
         Path sheet = folder.resolve("people.csv");
         Files.writeString(sheet, "\uFEFFName;Born;Shoe size\n" + name + ";01.02.2001;43\nBad Date;31.02.2001;40\n");
         try (Coach coach = new Coach(with, width, height)) {
-            coach.signIn("head");
-            coach.go("/house/exchange");
+            coach.comeIn("head", "/house/exchange");
             coach.see("button", "Choose a file");
             coach.file(sheet);
             coach.see("span", "read as UTF-8, columns parted by “;”");
@@ -46,8 +45,7 @@ class ExchangeStoryTest {
     void aBrokenFileIsRefusedInWords() throws Exception {
         Path file = Files.writeString(folder.resolve("later.json"), "{\"format\": 9}");
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.signIn("head");
-            coach.go("/house/exchange");
+            coach.comeIn("head", "/house/exchange");
             coach.see("button", "Choose a file");
             coach.file(file);
             assertThat(coach.see("[role=alert]").getText())

@@ -95,8 +95,7 @@ class MapWorkTest {
     @Test
     void aGapIsLeftForAReasonAndListedAgain() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.signIn("head");
-            coach.go("/map?eyes=rank:junior-white");
+            coach.comeIn("head", "/map?eyes=rank:junior-white");
             coach.use("button", "findings");
             coach.see("[data-sheet=gaps] section");
             coach.use("button", "Leave it");
@@ -112,8 +111,7 @@ class MapWorkTest {
     @Test
     void whatIsToBePutRightIsSaidAtItsFieldAndNothingTypedIsLost() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.signIn("head");
-            coach.go("/map/techniques/sprawl");
+            coach.comeIn("head", "/map/techniques/sprawl");
             coach.see("article h2");
             coach.use("button", "Change");
             WebElement name = coach.field("Name");
@@ -139,8 +137,7 @@ class MapWorkTest {
         try (Coach one = new Coach(With.KEYBOARD, 1280, 800);
                 Coach other = new Coach(With.KEYBOARD, 1280, 800)) {
             for (Coach coach : new Coach[] {one, other}) {
-                coach.signIn("head");
-                coach.go("/map/techniques/sprawl");
+                coach.comeIn("head", "/map/techniques/sprawl");
                 coach.see("article h2");
                 coach.use("button", "Change");
             }
@@ -173,8 +170,7 @@ class MapWorkTest {
     @Test
     void aLinkIsAddedFromWhatFitsAndTakenBackFromItsNotice() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.signIn("head");
-            coach.go("/map?at=half-guard-bottom");
+            coach.comeIn("head", "/map?at=half-guard-bottom");
             coach.use("button", "Add something to do here");
             coach.choose("Technique", "pendulum", "Pendulum sweep");
             coach.use("button", "Save");
@@ -193,8 +189,7 @@ class MapWorkTest {
     @Test
     void twoTechniquesAreMergedAndPartedAgain() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.signIn("head");
-            coach.go("/map/techniques/double-ankle-sweep");
+            coach.comeIn("head", "/map/techniques/double-ankle-sweep");
             coach.see("article h2");
             coach.use("button", "Merge");
             coach.choose("The one that stays", "pendulum", "Pendulum sweep");

@@ -22,8 +22,7 @@ class PeopleTest {
     @CsvSource({"KEYBOARD, 1280, 800, Devrim Hallow", "FINGER, 1024, 768, Amara Quist"})
     void whatIsMissingIsAnsweredInThreeKeysAndJudgedOnThePage(With with, int width, int height, String name) {
         try (Coach coach = new Coach(with, width, height)) {
-            coach.signIn("coach");
-            coach.go("/chains");
+            coach.comeIn("coach", "/chains");
             coach.see("ul h2");
             if (with == With.KEYBOARD) {
                 coach.type("/");
@@ -69,8 +68,7 @@ class PeopleTest {
     @Test
     void aCoachWeighsListsAndLimits() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.signIn("head");
-            coach.go("/people?track=juniors");
+            coach.comeIn("head", "/people?track=juniors");
             coach.see("span", "15 people");
             coach.touch(coach.see("input[aria-label='Choose Nell Corrow']"));
             coach.touch(coach.see("input[aria-label='Choose Odd Farrier']"));
@@ -111,8 +109,7 @@ class PeopleTest {
     @Test
     void theRosterIsDrawnWhereItIsSeen() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.signIn("head");
-            coach.go("/people");
+            coach.comeIn("head", "/people");
             coach.see("tbody tr[aria-rowindex='2']");
             long people = (Long) coach.script("return Number(document.querySelector('table').ariaRowCount) - 1");
             coach.seeNone("tr[aria-rowindex='" + (people + 1) + "']");
@@ -131,8 +128,7 @@ class PeopleTest {
     @Test
     void aClassIsTakenAndMarkedInAFewTouches() {
         try (Coach coach = new Coach(With.FINGER, 1024, 768)) {
-            coach.signIn("coach");
-            coach.go("/mat/juniors-2026-11-24");
+            coach.comeIn("coach", "/mat/juniors-2026-11-24");
             List<String> twelve = List.of(
                     "pia-thorne",
                     "milo-thorne",
@@ -182,8 +178,7 @@ class PeopleTest {
     @Test
     void aHeadKnockIsWrittenDownAndItsSheetCompleted() {
         try (Coach coach = new Coach(With.FINGER, 390, 844)) {
-            coach.signIn("coach");
-            coach.go("/people/anders-thistle?tab=trail");
+            coach.comeIn("coach", "/people/anders-thistle?tab=trail");
             coach.use("button", "Write down what happened");
             coach.use(coach.field("What happened"));
             coach.use("div[@role='option']", "Head knock");

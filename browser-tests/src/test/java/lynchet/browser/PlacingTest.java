@@ -42,8 +42,7 @@ class PlacingTest {
     @CsvSource({"1280, 800, /map", "1024, 768, /map", "1280, 800, /map?eyes=rank:orange"})
     void atRestEveryPlotStandsAtItsControl(int width, int height, String at) {
         try (Coach coach = new Coach(With.KEYBOARD, width, height)) {
-            coach.signIn("viewer");
-            coach.go(at);
+            coach.comeIn("viewer", at);
             coach.see("[data-plot=closed-guard]");
             assertThat((List<?>) coach.script(MEASURE)).isEmpty();
         }
@@ -52,8 +51,7 @@ class PlacingTest {
     @Test
     void whicheverIsSelectedEveryPlotStandsAtItsControl() {
         try (Coach coach = new Coach(With.FINGER, 1280, 800)) {
-            coach.signIn("viewer");
-            coach.go("/map");
+            coach.comeIn("viewer", "/map");
             coach.see("[data-plot=closed-guard]");
             List<?> ids = (List<?>)
                     coach.script("return [...document.querySelectorAll('[data-plot]')].map((p) => p.dataset.plot)");

@@ -72,8 +72,7 @@ class PromotionsTest {
     void aWindowIsWorkedThrough(With with) {
         Window window = with == With.FINGER ? FINGER : KEYBOARD;
         try (Coach coach = new Coach(with, with == With.FINGER ? 1024 : 1280, 800, server.address)) {
-            coach.signIn("head");
-            coach.go("/people/promotions?ladder=adult");
+            coach.comeIn("head", "/people/promotions?ladder=adult");
             coach.see("[data-flag=yara-pinder]");
             coach.nothingIsWrongHere();
             int before = coach.presses();

@@ -162,8 +162,7 @@ class ScreensTest {
     @Test
     void theGapsOfARankAreAListOfWork() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.signIn("head");
-            coach.go("/map?eyes=rank:green&rules=wrestling");
+            coach.comeIn("head", "/map?eyes=rank:green&rules=wrestling");
             coach.use("button", "findings");
             coach.use("button", "Show on the hill");
             coach.see("button", "Off the hill");
@@ -177,8 +176,7 @@ class ScreensTest {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
             coach.script("localStorage.setItem('mantine-color-scheme-value', 'dark')");
             coach.go("/");
-            coach.signIn("head");
-            coach.go("/map?eyes=student:orla-fenwick");
+            coach.comeIn("head", "/map?eyes=student:orla-fenwick");
             coach.see("[aria-label=Lens] strong");
             coach.nothingIsWrongHere();
             coach.picture("map-student-dark");
@@ -188,8 +186,7 @@ class ScreensTest {
     @Test
     void aViewerIsOfferedNothingToWrite() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.signIn("viewer");
-            coach.go("/mat/fundamentals-2026-11-24");
+            coach.comeIn("viewer", "/mat/fundamentals-2026-11-24");
             coach.see("[data-student=orla-fenwick][disabled]");
             coach.seeNo("button", "Done as planned");
             coach.seeNo("button", "Injury");

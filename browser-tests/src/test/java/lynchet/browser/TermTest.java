@@ -42,8 +42,7 @@ class TermTest {
     @Test
     void aMarkMovesByKeyAndTheFieldSaysWhatThatBreaks() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800, club.address)) {
-            coach.signIn("coach");
-            coach.go("/term/running-term-juniors");
+            coach.comeIn("coach", "/term/running-term-juniors");
             coach.see("h2", "Why the plan is as it is");
             coach.nothingIsWrongHere();
             WebElement mark = coach.see(MARKS);
@@ -69,8 +68,7 @@ class TermTest {
     @Test
     void aPlanIsMadeAnewLookedAtAndTaken() {
         try (Coach coach = new Coach(With.FINGER, 1024, 768, club.address)) {
-            coach.signIn("head");
-            coach.go("/term/running-term-fundamentals?do=goals");
+            coach.comeIn("head", "/term/running-term-fundamentals?do=goals");
             coach.see("h3", "What they need next");
             coach.see("button", "Take the first");
             coach.nothingIsWrongHere();
@@ -103,8 +101,7 @@ class TermTest {
     @Test
     void aTermIsMadeByHand() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800, club.address)) {
-            coach.signIn("head");
-            coach.go("/term/terms/new");
+            coach.comeIn("head", "/term/terms/new");
             coach.type(coach.field("Name"), "Summer");
             coach.use("button", "Save");
             coach.see("div", "The term is kept");
@@ -124,8 +121,7 @@ class TermTest {
     @Test
     void anEveningIsMadeFromWhoIsHere() {
         try (Coach coach = new Coach(With.FINGER, 1024, 768, club.address)) {
-            coach.signIn("coach");
-            coach.go("/mat/juniors-2026-11-24/tonight");
+            coach.comeIn("coach", "/mat/juniors-2026-11-24/tonight");
             coach.see("h2", "Nobody is here yet");
             coach.nothingIsWrongHere();
             coach.touch(coach.see("a", "Check people in"));
@@ -149,8 +145,7 @@ class TermTest {
     @Test
     void onThePhoneTheFieldIsAList() {
         try (Coach coach = new Coach(With.FINGER, 390, 844, club.address)) {
-            coach.signIn("coach");
-            coach.go("/term/running-term-juniors");
+            coach.comeIn("coach", "/term/running-term-juniors");
             coach.see("[data-goal]");
             coach.see("h2", "Why the plan is as it is");
             coach.nothingIsWrongHere();

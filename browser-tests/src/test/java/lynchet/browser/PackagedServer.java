@@ -18,7 +18,9 @@ import java.util.regex.Pattern;
 /** The packaged application with the demo club on a fixed day, started once for all browser tests. */
 final class PackagedServer {
 
+    private static final String APP = "../server/target/app";
     private static String address;
+    private static Process unpacking;
 
     private PackagedServer() {}
 
@@ -26,7 +28,10 @@ final class PackagedServer {
     static synchronized String address() {
         if (address == null) {
             try {
-                address = start(Path.of("target/server.log"), true);
+                unpacking();
+                Own demo = new Own(Path.of("target/server.log"), true, "2026-11-24", List.of());
+                demo.start(List.of("-jar", "../server/target/lynchet-app.jar"));
+                address = demo.address;
             } catch (IOException e) {
                 throw new IllegalStateException("the packaged server did not start", e);
             }
@@ -41,42 +46,42 @@ final class PackagedServer {
     static NewClub newClub(String name) {
         try {
             Path log = Path.of("target/" + name + ".log");
-            String at = start(log, false);
+            Own own = new Own(log, false, "2026-11-24", List.of());
+            own.start();
             Matcher code = Pattern.compile("with the code ([0-9a-f]+)").matcher("");
             while (!code.reset(Files.readString(log)).find()) {
                 LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(50));
             }
-            return new NewClub(at, code.group(1));
+            return new NewClub(own.address, code.group(1));
         } catch (IOException e) {
             throw new IllegalStateException("the packaged server did not start", e);
         }
     }
 
-    /** What was packaged, unpacked once as the command does it, which halves the work of each of the many starts. */
-    private static final class Unpacked {
-
-        private static final Path APP = Path.of("../server/target/app");
-
-        static {
-            try {
-                Path log = Path.of("target/unpack.log");
-                Process unpack = new ProcessBuilder("../lynchet", "unpack")
-                        .redirectErrorStream(true)
-                        .redirectOutput(log.toFile())
-                        .start();
-                if (unpack.waitFor() != 0) {
-                    throw new IOException("./lynchet unpack failed; see browser-tests/" + log);
-                }
-            } catch (IOException | InterruptedException e) {
-                throw new IllegalStateException("the packaged server was not unpacked", e);
-            }
+    /**
+     * What was packaged is unpacked once as the command does it, which halves the work of each of the many starts. The demo
+     * club's server does not wait for it: the first tests would have to stand by for half a minute.
+     */
+    private static synchronized Process unpacking() throws IOException {
+        if (unpacking == null) {
+            unpacking = new ProcessBuilder("../lynchet", "unpack")
+                    .redirectErrorStream(true)
+                    .redirectOutput(Path.of("target/unpack.log").toFile())
+                    .start();
         }
+        return unpacking;
     }
 
-    private static String start(Path log, boolean demo) throws IOException {
-        Own own = new Own(log, demo, "2026-11-24", List.of());
-        own.start();
-        return own.address;
+    /** What starts it from there. */
+    private static List<String> unpacked() throws IOException {
+        try {
+            if (unpacking().waitFor() != 0) {
+                throw new IOException("./lynchet unpack failed; see browser-tests/target/unpack.log");
+            }
+        } catch (InterruptedException e) {
+            throw new IllegalStateException("the packaged server was not unpacked", e);
+        }
+        return List.of("-XX:SharedArchiveFile=" + APP + "/classes.jsa", "-jar", APP + "/lynchet-app.jar");
     }
 
     /** A server with its own data, which can be killed and started again at the same address. */
@@ -105,14 +110,17 @@ final class PackagedServer {
         }
 
         void start() throws IOException {
+            start(unpacked());
+        }
+
+        private void start(List<String> program) throws IOException {
             List<String> command = new ArrayList<>(List.of(
                     Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                     "-XX:TieredStopAtLevel=1",
                     "-XX:+UseSerialGC",
-                    "-XX:SharedArchiveFile=" + Unpacked.APP.resolve("classes.jsa"),
-                    "-Dspring.aot.enabled=true", // as the command starts it
-                    "-jar",
-                    Unpacked.APP.resolve("lynchet-app.jar").toString(),
+                    "-Dspring.aot.enabled=true")); // as the command starts it
+            command.addAll(program);
+            command.addAll(List.of(
                     "--server.port=" + port,
                     "--lynchet.demo=" + demo,
                     "--lynchet.data=" + data,

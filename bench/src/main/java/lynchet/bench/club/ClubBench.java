@@ -111,6 +111,9 @@ public final class ClubBench {
                     "data file / archive, while it is written to",
                     "4",
                     (double) size(data) / Files.size(archive));
+            from = System.nanoTime();
+            takeIn(signedIn(server), archive);
+            put(students, "taken in over what it has become, s", "600", seconds(from));
         }
         put(students, "data file / archive, once stopped", "4", (double) size(data) / Files.size(archive));
         try (Stream<Path> files = Files.walk(folder)) {

@@ -51,6 +51,7 @@ class StartTest {
             Process second = new ProcessBuilder(
                             Path.of(System.getProperty("java.home"), "bin", "java")
                                     .toString(),
+                            "-XX:TieredStopAtLevel=1", // it lives for a few seconds
                             "-cp",
                             System.getProperty("java.class.path"),
                             LynchetServer.class.getName(),

@@ -15,9 +15,11 @@ const send = async (method: string, path: string, body?: unknown) => {
   asked.push(`${method} ${path} ${(body as { id?: string })?.id ?? ''}`.trim());
   return answer((body as { id?: string })?.id ?? '');
 };
-const refuse = (status: number, said: string, only?: string) => (id: string) => {
-  if (!only || id === only) throw new Problem(status, 'X', said);
-};
+const refuse =
+  (status: number, said: string, only?: string, code = 'X') =>
+  (id: string) => {
+    if (!only || id === only) throw new Problem(status, code, said);
+  };
 const fine = () => undefined;
 const open = (db = `kept-${name}`) => new Outbox(openKept(db), send, (one) => taken.push(one));
 const attend = (id: string): Sent => ({
@@ -76,6 +78,12 @@ describe('the outbox', () => {
       expect(box.all()).toMatchObject([{ says: 'one' }]);
       expect(box.all()[0].aside).toBeUndefined();
     }
+    answer = refuse(403, 'another token', undefined, 'CSRF');
+    const box = open('passing-token');
+    await box.signedInAs('coach');
+    await box.record(attend('a1'), 'one');
+    await box.flush();
+    expect(box.all()[0].aside).toBeUndefined();
   });
 
   it('sets aside what is refused with what needs it, and sends the rest', async () => {
@@ -181,9 +189,11 @@ describe('the outbox', () => {
   it('says when it was recorded only if it comes late', async () => {
     const bodies: { at?: string }[] = [];
     let isThere = true;
+    let goesAhead = false;
     const made = async (_method: string, _path: string, body?: unknown) => {
       if (!isThere) throw new Problem(0, 'OFFLINE', 'no server');
       bodies.push(body as { at?: string });
+      if (goesAhead && (body as { at?: string }).at) throw new Problem(422, 'NOT_YET', 'not yet', '/at');
     };
     const box = new Outbox(openKept(`late-${name}`), made, () => {});
     await box.signedInAs('coach');
@@ -196,7 +206,16 @@ describe('the outbox', () => {
     const now = vi.spyOn(Date, 'now').mockReturnValue(Date.parse(at) + 60_000);
     isThere = true;
     await box.flush();
-    now.mockRestore();
     expect(bodies.map((body) => body.at)).toEqual([undefined, at]);
+    isThere = false;
+    await box.record(attend('a3'), 'by a clock that goes ahead');
+    await box.flush();
+    isThere = true;
+    goesAhead = true;
+    now.mockReturnValue(Date.parse(box.all()[0].at) + 60_000);
+    await box.flush();
+    now.mockRestore();
+    expect(bodies.slice(2).map((body) => Boolean(body.at))).toEqual([true, false]);
+    expect(box.all()).toEqual([]);
   });
 });

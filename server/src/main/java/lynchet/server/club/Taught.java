@@ -6,6 +6,7 @@ import lynchet.core.club.Club;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -24,6 +25,7 @@ public class Taught {
     private final TransactionTemplate transaction;
     private final ReentrantLock writing = new ReentrantLock();
     private volatile Snapshot current;
+    private volatile Thread ahead;
     private long revision;
 
     Taught(Stores stores, ClubSettings settings, TransactionTemplate transaction) {
@@ -48,10 +50,18 @@ public class Taught {
     /** Reads it while whoever came first still signs in; should that fail, whoever asks next is told why. */
     @EventListener(ApplicationReadyEvent.class)
     void readAhead() {
-        Thread ahead = new Thread(this::now, "taught");
+        ahead = new Thread(this::now, "taught");
         ahead.setDaemon(true);
         ahead.setUncaughtExceptionHandler((thread, failed) -> {});
         ahead.start();
+    }
+
+    /** Whoever stops the server right after its start would close the data under the reading. */
+    @EventListener(ContextClosedEvent.class)
+    void letItEnd() throws InterruptedException {
+        if (ahead != null) {
+            ahead.join();
+        }
     }
 
     private Club read() {

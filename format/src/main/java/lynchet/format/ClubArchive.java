@@ -38,7 +38,7 @@ public final class ClubArchive {
     /** The club as UTF-8 JSON, sorted by id, the same bytes for the same club. */
     public static byte[] write(Club club) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        write(out, club.name(), new Source() {
+        write(out, club.name(), Parts.ALL, new Source() {
             @Override
             public <T> void each(Part<T> part, Consumer<T> to) {
                 club.all(part).stream().sorted(Comparator.comparing(part::idOf)).forEach(to);
@@ -47,17 +47,20 @@ public final class ClubArchive {
         return out.toByteArray();
     }
 
-    /** Writes a club as it comes, without holding it; parts without anything are left out. */
-    public static void write(OutputStream out, String name, Source source) {
+    /**
+     * Writes these parts of a club as they come, without holding it. A part with nothing in it is there all the same, so that
+     * a club that has nothing yet is told from a map alone.
+     */
+    public static void write(OutputStream out, String name, List<Part<?>> parts, Source source) {
         JsonGenerator json = WRITER.createGenerator(out);
         json.writeStartObject();
         json.writeNumberProperty("format", FORMAT);
         json.writeStringProperty("name", name);
         json.writeName("map");
         json.writeStartObject();
-        Parts.MAP.forEach(part -> part(json, part, source));
+        parts.stream().filter(Parts.MAP::contains).forEach(part -> part(json, part, source));
         json.writeEndObject();
-        Parts.ALL.stream().filter(part -> !Parts.MAP.contains(part)).forEach(part -> part(json, part, source));
+        parts.stream().filter(part -> !Parts.MAP.contains(part)).forEach(part -> part(json, part, source));
         json.writeEndObject();
         json.close();
         try {
@@ -69,18 +72,10 @@ public final class ClubArchive {
     }
 
     private static <T> void part(JsonGenerator json, Part<T> part, Source source) {
-        boolean[] begun = new boolean[1];
-        source.each(part, thing -> {
-            if (!begun[0]) {
-                json.writeName(part.name());
-                json.writeStartArray();
-                begun[0] = true;
-            }
-            json.writePOJO(thing);
-        });
-        if (begun[0]) {
-            json.writeEndArray();
-        }
+        json.writeName(part.name());
+        json.writeStartArray();
+        source.each(part, json::writePOJO);
+        json.writeEndArray();
     }
 
     /**

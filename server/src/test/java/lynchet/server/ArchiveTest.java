@@ -3,6 +3,8 @@ package lynchet.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import lynchet.core.club.Club;
 import lynchet.format.ClubArchive;
 import lynchet.starter.StarterLibrary;
 import org.junit.jupiter.api.Test;
@@ -18,11 +20,13 @@ class ArchiveTest {
     @Test
     void whatIsExportedComesBackToTheSameBytes() {
         String demo = head.get("/api/archive").expect(200).text();
-        String empty = new String(ClubArchive.write(StarterLibrary.club("Empty club")), StandardCharsets.UTF_8);
-        head.post("/api/archive?mode=replace", empty).expect(200);
         try {
-            assertThat(head.get("/api/people").json().path("total").asInt()).isZero();
-            assertThat(head.get("/api/archive").text()).isEqualTo(empty);
+            for (Club club : List.of(StarterLibrary.club("Empty club"), Club.named("With nothing"))) {
+                String other = new String(ClubArchive.write(club), StandardCharsets.UTF_8);
+                head.post("/api/archive?mode=replace", other).expect(200);
+                assertThat(head.get("/api/people").json().path("total").asInt()).isZero();
+                assertThat(head.get("/api/archive").text()).isEqualTo(other);
+            }
         } finally {
             head.post("/api/archive?mode=replace", demo).expect(200);
         }

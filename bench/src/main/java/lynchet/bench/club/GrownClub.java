@@ -56,7 +56,7 @@ final class GrownClub implements ClubArchive.Source {
 
     void writeTo(Path file) throws IOException {
         try (OutputStream out = Files.newOutputStream(file)) {
-            ClubArchive.write(out, "Grown club", this);
+            ClubArchive.write(out, "Grown club", Parts.ALL, this);
         }
     }
 

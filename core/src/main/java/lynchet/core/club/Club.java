@@ -110,12 +110,6 @@ public final class Club {
                 .with(Parts.RULESETS, map.rulesets());
     }
 
-    /** Whether this is a map and nothing else. */
-    public boolean isOnlyMap() {
-        return Parts.ALL.stream()
-                .allMatch(part -> Parts.MAP.contains(part) || all(part).isEmpty());
-    }
-
     /** What the club teaches, without the calendar, the people and what was recorded of them. */
     public Club withoutPeople() {
         Club taught = named(name);

@@ -91,11 +91,8 @@ class ClubMergeTest {
     }
 
     @Test
-    void aMapAloneAndAClubWithoutPeopleAreWhatTheySay() {
+    void aClubWithoutPeopleIsWhatItSays() {
         Club club = mine.club();
-        assertThat(club.isOnlyMap()).isFalse();
-        assertThat(Club.teaching("M", club.map(), null, null, null, null).isOnlyMap())
-                .isTrue();
         Club taught = club.withoutPeople();
         assertThat(taught.people()).isEmpty();
         assertThat(taught.marks()).isEmpty();

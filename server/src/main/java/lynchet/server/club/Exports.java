@@ -1,6 +1,7 @@
 package lynchet.server.club;
 
 import java.io.OutputStream;
+import java.util.List;
 import java.util.function.Consumer;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
@@ -24,22 +25,20 @@ public class Exports {
     /** Everything, as it stood in one moment, whatever others write meanwhile. */
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     public void all(OutputStream out) {
-        write(out, false);
+        write(out, Parts.ALL);
     }
 
     /** The map alone. */
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     public void map(OutputStream out) {
-        write(out, true);
+        write(out, Parts.MAP);
     }
 
-    private void write(OutputStream out, boolean onlyMap) {
-        ClubArchive.write(out, settings.name(), new ClubArchive.Source() {
+    private void write(OutputStream out, List<Part<?>> parts) {
+        ClubArchive.write(out, settings.name(), parts, new ClubArchive.Source() {
             @Override
             public <T> void each(Part<T> part, Consumer<T> to) {
-                if (!onlyMap || Parts.MAP.contains(part)) {
-                    stores.of(part).each(to);
-                }
+                stores.of(part).each(to);
             }
         });
     }

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 
 class CoreStandsAloneTest {
 
-    private final JavaClasses core = new ClassFileImporter()
+    private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("lynchet.core");
 
@@ -21,14 +21,14 @@ class CoreStandsAloneTest {
                 .dependOnClassesThat()
                 .resideInAnyPackage(
                         "jakarta..", "org.springframework..", "org.hibernate..", "tools.jackson..", "com.fasterxml..")
-                .check(core);
-        noClasses().should().callMethod(java.time.LocalDate.class, "now").check(core);
-        noClasses().should().callMethod(java.time.Instant.class, "now").check(core);
-        noClasses().should().callMethod(Math.class, "random").check(core);
+                .check(CORE);
+        noClasses().should().callMethod(java.time.LocalDate.class, "now").check(CORE);
+        noClasses().should().callMethod(java.time.Instant.class, "now").check(CORE);
+        noClasses().should().callMethod(Math.class, "random").check(CORE);
     }
 
     @Test
     void itsPackagesFormNoCycle() {
-        slices().matching("lynchet.core.(*)..").should().beFreeOfCycles().check(core);
+        slices().matching("lynchet.core.(*)..").should().beFreeOfCycles().check(CORE);
     }
 }

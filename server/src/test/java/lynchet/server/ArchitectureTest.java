@@ -14,7 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 class ArchitectureTest {
 
-    private final JavaClasses server = new ClassFileImporter()
+    private static final JavaClasses SERVER = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("lynchet.server");
 
@@ -25,13 +25,13 @@ class ArchitectureTest {
                 .areAnnotatedWith(Entity.class)
                 .should()
                 .bePackagePrivate()
-                .check(server);
+                .check(SERVER);
         classes()
                 .that()
                 .areAssignableTo(Repository.class)
                 .should()
                 .bePackagePrivate()
-                .check(server);
+                .check(SERVER);
     }
 
     @Test
@@ -45,11 +45,11 @@ class ArchitectureTest {
                 .orShould()
                 .dependOnClassesThat()
                 .areAssignableTo(Repository.class)
-                .check(server);
+                .check(SERVER);
     }
 
     @Test
     void featuresFormNoCycle() {
-        slices().matching("lynchet.server.(*)..").should().beFreeOfCycles().check(server);
+        slices().matching("lynchet.server.(*)..").should().beFreeOfCycles().check(SERVER);
     }
 }

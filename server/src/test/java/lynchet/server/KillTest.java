@@ -36,6 +36,7 @@ class KillTest {
 
     @Test
     void everyMarkThatWasAnsweredIsThereAfterAKill() throws Exception {
+        RunningClub.putDemoIn(data);
         int port = freePort();
         Set<String> answered = ConcurrentHashMap.newKeySet();
         for (int kill = 0; kill < Integer.getInteger("kills", 1); kill++) {
@@ -94,6 +95,7 @@ class KillTest {
         List<String> command = new ArrayList<>(List.of(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
                 "-cp",
                 System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"))));
         command.addAll(List.of(

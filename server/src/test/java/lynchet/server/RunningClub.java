@@ -6,7 +6,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import java.util.concurrent.locks.ReentrantLock;
 import lynchet.core.people.StudentState;
 import lynchet.server.mat.StudentStates;
@@ -16,13 +15,14 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.context.event.ApplicationContextInitializedEvent;
 import org.springframework.context.ConfigurableApplicationContext;
 
-/** Starts the real application once, with the demo club on a fixed day in memory; tests speak HTTP to it. */
+/** Starts the real application once, with the demo club on a fixed day; tests speak HTTP to it. */
 public final class RunningClub implements BeforeAllCallback {
 
     public static final String TODAY = "2026-11-24";
 
     private static final ReentrantLock BEGINNING = new ReentrantLock();
     private static ConfigurableApplicationContext application;
+    private static Path demo;
 
     @Override
     public synchronized void beforeAll(ExtensionContext context) {
@@ -33,21 +33,43 @@ public final class RunningClub implements BeforeAllCallback {
 
     /** One more demo club, for a test that leaves nothing as it was; the test closes it. */
     public static ConfigurableApplicationContext another() {
-        return run(folder(), "jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1");
+        return onDisk(folder());
     }
 
-    /** The same, kept in a folder as it is outside tests. */
+    /** The club in this folder, the demo club where there is none yet. */
     public static ConfigurableApplicationContext onDisk(Path data) {
-        return run(data, "jdbc:h2:file:" + data.resolve("club") + ";DB_CLOSE_ON_EXIT=FALSE");
+        putDemoIn(data);
+        return run(data);
     }
 
-    private static ConfigurableApplicationContext run(Path data, String url) {
-        return start(
-                "--server.port=0",
-                "--lynchet.demo=true",
-                "--lynchet.today=" + TODAY,
-                "--lynchet.data=" + data,
-                "--spring.datasource.url=" + url);
+    /** Where there is no club yet, the demo club as it begins: to make it anew is as much work as to start its server. */
+    static synchronized void putDemoIn(Path data) {
+        try {
+            if (demo == null) {
+                Path made = folder();
+                run(made).close();
+                demo = made.resolve("club.mv.db");
+            }
+            Path club = data.resolve("club.mv.db");
+            if (Files.notExists(club)) {
+                Files.createDirectories(data);
+                Files.copy(demo, club);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static ConfigurableApplicationContext run(Path data) {
+        return start("--server.port=0", "--lynchet.demo=true", "--lynchet.today=" + TODAY, "--lynchet.data=" + data);
+    }
+
+    private static Path folder() {
+        try {
+            return Files.createTempDirectory("lynchet-test");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** Begins a server. The first steps of two at once would race: what they log by is shared by all of them. */
@@ -73,15 +95,6 @@ public final class RunningClub implements BeforeAllCallback {
     private static void letOthersBegin() {
         if (BEGINNING.isHeldByCurrentThread()) {
             BEGINNING.unlock();
-        }
-    }
-
-    /** Where a club that is kept in memory puts its letters. */
-    private static Path folder() {
-        try {
-            return Files.createTempDirectory("lynchet-test");
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
         }
     }
 

@@ -32,14 +32,6 @@ class CopiesTest {
     @TempDir
     Path folder;
 
-    private static ConfigurableApplicationContext start(Path data) {
-        return RunningClub.start(
-                "--server.port=0",
-                "--lynchet.demo=true",
-                "--lynchet.today=" + RunningClub.TODAY,
-                "--lynchet.data=" + data);
-    }
-
     private static String archive(HttpUser head) {
         return head.get("/api/archive").expect(200).text();
     }
@@ -52,6 +44,8 @@ class CopiesTest {
     private static String console(String command, Path data, Path file) throws Exception {
         Process process = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-XX:TieredStopAtLevel=1",
+                        "-XX:+UseSerialGC",
                         "-cp",
                         System.getProperty("java.class.path"),
                         AtTheConsole.class.getName(),
@@ -72,7 +66,7 @@ class CopiesTest {
         ConcurrentLinkedQueue<String> kept = new ConcurrentLinkedQueue<>();
         List<String> before;
         Path copy;
-        try (ConfigurableApplicationContext club = start(data)) {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             HttpUser head = RunningClub.head(club);
             ExecutorService writers = Executors.newFixedThreadPool(8);
             for (int n = 0; n < 8; n++) {
@@ -108,7 +102,7 @@ class CopiesTest {
         assertThat(Files.getPosixFilePermissions(copy)).isEqualTo(PosixFilePermissions.fromString("rw-------"));
         Path elsewhere = folder.resolve("elsewhere");
         assertThat(AtTheConsole.restore(elsewhere, copy)).contains("47 people").doesNotContain("before stands");
-        try (ConfigurableApplicationContext club = start(elsewhere)) {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(elsewhere)) {
             assertThat(archive(RunningClub.head(club))).contains(before);
         }
     }
@@ -116,7 +110,7 @@ class CopiesTest {
     @Test
     void fourteenAreKeptAndWhatWasNotFinishedGoes() throws Exception {
         Path data = folder.resolve("data");
-        try (ConfigurableApplicationContext club = start(data)) {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             HttpUser head = RunningClub.head(club);
             Path copies = Files.createDirectories(data.resolve("copies"));
             for (int n = 10; n < 25; n++) {
@@ -140,7 +134,7 @@ class CopiesTest {
     @Test
     void whatIsDamagedInsideIsFoundAndNoOldCopyIsLetGoOf() throws Exception {
         Path data = folder.resolve("data");
-        try (ConfigurableApplicationContext club = start(data)) {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             HttpUser head = RunningClub.head(club);
             head.post("/api/copies", "{}").expect(200);
             assertThat(head.get("/api/copies/whole").json().path("damage").isNull())
@@ -154,7 +148,7 @@ class CopiesTest {
         for (int n = 10; n < 25; n++) {
             Files.writeString(copies.resolve("club-2020-01-01-0000" + n + ".zip"), "old");
         }
-        try (ConfigurableApplicationContext club = start(data)) {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             HttpUser head = RunningClub.head(club);
             head.post("/api/copies", "{}").expect(200);
             assertThat(head.get("/api/copies/whole").json().path("damage").asString())
@@ -168,6 +162,7 @@ class CopiesTest {
         Process process = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-XX:TieredStopAtLevel=1",
+                        "-XX:+UseSerialGC",
                         "-cp",
                         System.getProperty("java.class.path"),
                         AtTheConsole.class.getName(),
@@ -184,13 +179,13 @@ class CopiesTest {
     void aKillDuringBackupOrRestoreLeavesTheOldOrTheNew() throws Exception {
         Path data = folder.resolve("data");
         String first;
-        try (ConfigurableApplicationContext club = start(data)) {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             first = archive(RunningClub.head(club));
         }
         Path copy = folder.resolve("first.zip");
         AtTheConsole.backup(data, copy);
         String second;
-        try (ConfigurableApplicationContext club = start(data)) {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             RunningClub.head(club).post("/api/marks", mark("m-later")).expect(200);
             second = archive(RunningClub.head(club));
         }
@@ -207,7 +202,7 @@ class CopiesTest {
             Path target = folder.resolve("target-" + kill);
             AtTheConsole.restore(target, later);
             killed(after, "restore", target, copy);
-            try (ConfigurableApplicationContext club = start(target)) {
+            try (ConfigurableApplicationContext club = RunningClub.onDisk(target)) {
                 assertThat(archive(RunningClub.head(club)))
                         .as("kill after " + after)
                         .isIn(first, second);
@@ -219,13 +214,13 @@ class CopiesTest {
     void aRestoreKeepsWhatWasThereAsideAndRefusesWhatIsNoCopy() throws Exception {
         Path data = folder.resolve("data");
         String first;
-        try (ConfigurableApplicationContext club = start(data)) {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             first = archive(RunningClub.head(club));
         }
         Path copy = folder.resolve("first.zip");
         assertThat(AtTheConsole.backup(data, copy)).contains("47 people", "read back");
         assertThatThrownBy(() -> AtTheConsole.backup(data, copy)).hasMessageContaining("there already");
-        try (ConfigurableApplicationContext club = start(data)) {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             RunningClub.head(club).post("/api/marks", mark("m-later")).expect(200);
         }
         byte[] later = Files.readAllBytes(data.resolve(CopyFile.DATA));
@@ -250,10 +245,10 @@ class CopiesTest {
                     .findFirst()
                     .orElseThrow();
         }
-        try (ConfigurableApplicationContext club = start(aside)) {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(aside)) {
             assertThat(archive(RunningClub.head(club))).contains("m-later");
         }
-        try (ConfigurableApplicationContext club = start(data)) {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             assertThat(archive(RunningClub.head(club))).isEqualTo(first);
         }
     }
@@ -261,7 +256,7 @@ class CopiesTest {
     @Test
     void aHeadCoachWhoForgotThePasswordComesInByALink() throws Exception {
         Path data = folder.resolve("data");
-        try (ConfigurableApplicationContext club = start(data)) {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             RunningClub.head(club);
         }
         assertThatThrownBy(() -> AtTheConsole.headCoach(data, "coach")).hasMessageContaining("no head coach");

@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
 import java.util.logging.Level;
-import java.util.logging.Logger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -24,12 +23,9 @@ import org.openqa.selenium.OutputType;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
-import org.openqa.selenium.chrome.ChromeDriverService;
-import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.logging.LogEntry;
 import org.openqa.selenium.logging.LogType;
-import org.openqa.selenium.logging.LoggingPreferences;
 import org.openqa.selenium.print.PageSize;
 import org.openqa.selenium.print.PrintOptions;
 import org.openqa.selenium.support.ui.Select;
@@ -46,16 +42,11 @@ final class Coach implements AutoCloseable {
 
     private static final Path AXE = Path.of("../web/node_modules/axe-core/axe.min.js");
 
-    /** The same pages for two thirds of the whole browser's work. The script of this name on the path cannot be ended. */
-    private static final String CHROMIUM = "/usr/lib/chromium/chromium-headless-shell";
-
-    /** Held, so that its level stays set: it warns at every start that it has no bindings for a newer browser. */
-    private static final Logger SELENIUM_CHATTER = Logger.getLogger("org.openqa.selenium");
-
     private final ChromeDriver driver;
     private final With with;
     private final String base;
     private final String keepsNothing;
+    private boolean ends;
     private int presses;
 
     Coach(With with, int width, int height) {
@@ -64,45 +55,25 @@ final class Coach implements AutoCloseable {
 
     /** At another server than the demo club's. */
     Coach(With with, int width, int height, String base) {
-        this(with, width, height, base, Map.of());
+        this(with, width, height, base, Browsers.take(), false);
     }
 
     /** With an environment of the browser's own, such as a HOME where it finds the authorities it trusts. */
     Coach(With with, int width, int height, String base, Map<String, String> environment) {
+        this(with, width, height, base, Browsers.open(environment), true);
+    }
+
+    private Coach(With with, int width, int height, String base, ChromeDriver driver, boolean ends) {
         this.with = with;
         this.base = base;
-        SELENIUM_CHATTER.setLevel(Level.SEVERE);
-        LoggingPreferences logs = new LoggingPreferences();
-        logs.enable(LogType.BROWSER, Level.ALL);
-        logs.enable(LogType.PERFORMANCE, Level.ALL);
-        ChromeOptions options = new ChromeOptions();
-        options.setBinary(CHROMIUM);
-        options.addArguments(
-                "--no-sandbox",
-                "--disable-gpu",
-                "--disable-quic",
-                "--no-first-run",
-                "--disable-background-networking",
-                "--disable-component-update",
-                "--disable-sync",
-                "--hide-scrollbars",
-                "--force-prefers-reduced-motion",
-                "--window-size=" + width + "," + height);
-        options.setAcceptInsecureCerts(false);
-        options.setCapability("goog:loggingPrefs", logs);
-        driver = new ChromeDriver(
-                new ChromeDriverService.Builder()
-                        .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
-                        .withEnvironment(environment)
-                        .build(),
-                options);
+        this.driver = driver;
+        this.ends = ends;
         size(width, height);
         driver.manage().window().setSize(new Dimension(width, height));
         keepsNothing = (String) driver.executeCdpCommand(
                         "Page.addScriptToEvaluateOnNewDocument",
                         Map.of("source", "delete Navigator.prototype.serviceWorker"))
                 .get("identifier");
-        driver.get(base + "/");
     }
 
     /** On a screen of this size nobody has to push the page or its body sideways; it keeps this size. */
@@ -276,6 +247,7 @@ final class Coach implements AutoCloseable {
     }
 
     void signIn(String account, String password) {
+        go("/");
         type(see("input[autocomplete=username]"), account);
         type(see("input[autocomplete=current-password]"), password, Keys.ENTER);
         see("nav[aria-label=Sections]");
@@ -283,7 +255,7 @@ final class Coach implements AutoCloseable {
 
     /** Is signed in without having filled in the form, and opens a screen: half the work where the form is not what is looked at. */
     void comeIn(String account, String path) {
-        see("input[autocomplete=username]");
+        go("/api/session/welcome"); // hands out what a request must bring
         post("/api/session", "{ \"name\": \"" + account + "\", \"password\": \"saltmarsh\" }");
         go(path);
         see("nav[aria-label=Sections]");
@@ -300,6 +272,7 @@ final class Coach implements AutoCloseable {
      * most tests. Waits until it has them and a class, and so needs the server no more to show them.
      */
     void keeps(String classId) {
+        ends = true;
         driver.executeCdpCommand("Page.removeScriptToEvaluateOnNewDocument", Map.of("identifier", keepsNothing));
         driver.navigate().refresh();
         async("""
@@ -323,6 +296,7 @@ final class Coach implements AutoCloseable {
 
     /** Begins a new club as head coach "anna" with the password "long enough". */
     void begin(String code, String choice) {
+        go("/");
         type(field("Code"), code);
         type(field("Name of the club"), "Test Club");
         new Select(see("select")).selectByValue(choice);
@@ -463,6 +437,10 @@ final class Coach implements AutoCloseable {
 
     @Override
     public void close() {
-        driver.quit();
+        if (ends) {
+            driver.quit();
+        } else {
+            Browsers.giveBack(driver, base);
+        }
     }
 }

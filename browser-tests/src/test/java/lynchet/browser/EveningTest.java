@@ -10,6 +10,7 @@ import java.util.List;
 import lynchet.browser.Coach.With;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
@@ -18,6 +19,7 @@ import org.openqa.selenium.WebElement;
 
 /** An evening on one tablet: who is here, who with whom, the clock, what was done, marks and an injury; its middle without the server. */
 @Execution(ExecutionMode.CONCURRENT)
+@Order(1)
 class EveningTest {
 
     private PackagedServer.Own club;
@@ -182,6 +184,7 @@ class EveningTest {
 
     private void passesThree() {
         mode("Mark");
+        coach.until("three to mark", () -> ids("[data-student]").size() >= 3);
         List<String> three = ids("[data-student]").subList(0, 3);
         for (String one : three) {
             coach.touch(coach.see("[data-student='" + one + "']"));

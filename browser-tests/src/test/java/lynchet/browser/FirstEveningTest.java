@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import lynchet.browser.Coach.With;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -15,6 +16,7 @@ import org.openqa.selenium.Keys;
 
 /** From an empty folder to a marked student: an own club, by hand, without any file. */
 @Execution(ExecutionMode.CONCURRENT)
+@Order(1)
 class FirstEveningTest {
 
     @ParameterizedTest(name = "{0} at {1}x{2}")

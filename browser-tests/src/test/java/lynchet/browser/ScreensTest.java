@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Set;
 import java.util.stream.Stream;
 import lynchet.browser.Coach.With;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
@@ -12,6 +13,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Every screen by day and by night: nothing for axe-core (4.5 : 1 included), nothing in the console, nothing abroad. */
+@Execution(ExecutionMode.CONCURRENT)
+@Order(1)
 class ScreensTest {
 
     private static final String[][] SCREENS = {
@@ -113,12 +116,12 @@ class ScreensTest {
      * Two at a time: each has a browser of its own and writes nothing. The wide one opens each section anew and goes on within
      * it as a coach does; it looks by night as well, which differs in its colours alone, and whether all fits a tablet.
      */
-    @Execution(ExecutionMode.CONCURRENT)
     @ParameterizedTest(name = "{0}x{1}")
     @CsvSource({"1280, 800", "390, 844"})
     void nothingIsWrongOnAnyScreen(int width, int height) {
         boolean wide = width == 1280;
         try (Coach coach = new Coach(With.KEYBOARD, width, height)) {
+            coach.go("/");
             coach.see("h1", "Saltmarsh");
             coach.nothingIsWrongHere();
             coach.canBeReadByNight();
@@ -174,8 +177,8 @@ class ScreensTest {
     @Test
     void aStudentsHillIsReadableByNight() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.script("localStorage.setItem('mantine-color-scheme-value', 'dark')");
             coach.go("/");
+            coach.script("localStorage.setItem('mantine-color-scheme-value', 'dark')");
             coach.comeIn("head", "/map?eyes=student:orla-fenwick");
             coach.see("[aria-label=Lens] strong");
             coach.nothingIsWrongHere();

@@ -77,6 +77,7 @@ class SecureTabletTest {
         club.start();
         String base = "https://" + ADDRESS + ":" + club.port();
         try (Coach stranger = new Coach(With.FINGER, 1024, 768, base)) {
+            stranger.go("/");
             assertThat(stranger.script("return location.href + document.body.innerText"))
                     .as("a tablet that has not installed the authority is not let in")
                     .isEqualTo("chrome-error://chromewebdata/");

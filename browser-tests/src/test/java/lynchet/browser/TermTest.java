@@ -7,6 +7,7 @@ import java.util.List;
 import lynchet.browser.Coach.With;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
@@ -16,6 +17,7 @@ import org.openqa.selenium.WebElement;
 
 /** A term as a field and by week, moved by key and by thumb, planned anew, and made in a club that has none. */
 @Execution(ExecutionMode.CONCURRENT)
+@Order(1)
 class TermTest {
 
     private static PackagedServer.Own club;

@@ -10,12 +10,14 @@ import java.util.List;
 import lynchet.browser.Coach.With;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 
 /** Two tablets on one class; the server is pulled out from under them, comes back, and is killed while they send. */
 @Execution(ExecutionMode.CONCURRENT)
+@Order(1)
 class TwoTabletsTest {
 
     private static final int MARKS = 100;

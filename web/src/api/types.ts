@@ -21,6 +21,7 @@ export type ChainReport = S['ChainReport'];
 export type LadderView = S['LadderView'];
 export type Ladder = S['Ladder'];
 export type Rank = S['Rank'];
+export type Policy = S['Policy'];
 export type RankCheck = S['RankCheck'];
 export type Item = S['Item'];
 export type SyllabusGroup = S['SyllabusGroup'];

@@ -1,6 +1,6 @@
-import { Select } from '@mantine/core';
+import { Button, Select } from '@mantine/core';
 import { Link, useSearchParams } from 'react-router';
-import { type MapIndex, useHolding, useLadderCheck, useLadders, useMap } from '../api/queries';
+import { type MapIndex, useHolding, useLadderCheck, useLadders, useMap, useSession } from '../api/queries';
 import type { Holding, Ladder, LadderView, Rank, RankCheck } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Belt } from '../ui/Belt';
@@ -27,6 +27,7 @@ function Ladders({ views, map }: { views: LadderView[]; map: MapIndex }) {
   const view = views.find((v) => v.ladder.id === params.get('ladder')) ?? views[0];
   const check = useLadderCheck(view?.ladder.id);
   const holding = useHolding();
+  const isHead = useSession().data?.role === 'HEAD';
   if (!view)
     return (
       <>
@@ -34,6 +35,7 @@ function Ladders({ views, map }: { views: LadderView[]; map: MapIndex }) {
         <Empty
           title="No ladder yet"
           steps={[
+            { label: 'Make one', to: '/ranks/new' },
             { label: 'Take one from the library', to: '/house/library' },
             { label: 'Bring one from a file', to: '/house/exchange' },
           ]}
@@ -51,9 +53,20 @@ function Ladders({ views, map }: { views: LadderView[]; map: MapIndex }) {
           value={view.ladder.id}
           onChange={(id) => id && setParams({ ladder: id })}
           allowDeselect={false}
-          w={190}
+          w={160}
+          flex="none"
         />
-        <span className="quiet">{policyWords(view.ladder)}</span>
+        <span className={`quiet ${classes.policy}`}>{policyWords(view.ladder)}</span>
+        {isHead && (
+          <>
+            <Button component={Link} to={`/ranks/${view.ladder.id}`} variant="default">
+              Change
+            </Button>
+            <Button component={Link} to="/ranks/new" variant="default">
+              New ladder
+            </Button>
+          </>
+        )}
       </PageHead>
       <ol className={classes.hill} aria-label={`${view.ladder.name}, highest first`}>
         {[...view.ladder.ranks].reverse().map((rank, i) => (

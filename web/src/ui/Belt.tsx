@@ -1,12 +1,18 @@
 const COLOURS: Record<string, string> = {
   white: '--belt-white',
+  grey: '--belt-grey',
   yellow: '--belt-yellow',
   orange: '--belt-orange',
   green: '--belt-green',
   blue: '--belt-blue',
+  purple: '--belt-purple',
   brown: '--belt-brown',
+  red: '--belt-red',
   black: '--belt-black',
 };
+
+/** The colours that a belt is drawn in. */
+export const COLOUR_NAMES = Object.keys(COLOURS);
 
 type Props = { colours: string[]; stripes?: number; of?: number; width?: number };
 

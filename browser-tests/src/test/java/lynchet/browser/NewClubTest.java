@@ -37,9 +37,33 @@ class NewClubTest {
             coach.go("/house/library");
             if (choice.equals("EMPTY")) {
                 coach.see("button", "Tick all");
+                makesALadder(coach);
             } else {
                 coach.see("p", "Your club has everything the library has");
             }
         }
+    }
+
+    /** By hand and without a file: two ranks, on which somebody new begins. */
+    private static void makesALadder(Coach coach) {
+        coach.go("/ranks");
+        coach.use("a", "Make one");
+        coach.use("button", "Save");
+        coach.see("p", "What is it called?");
+        coach.type(coach.field("Name"), "Boatyard");
+        coach.type(coach.field("Rank"), "Grey");
+        coach.use("button", "Add a rank");
+        coach.type(coach.see(By.xpath("(//label[normalize-space(.)='Rank']/following::input[1])[2]")), "Blue");
+        coach.nothingIsWrongHere();
+        coach.use("button", "Save");
+        coach.see("h2", "Grey");
+        coach.see("h2", "Blue");
+        coach.go("/people/new");
+        coach.type(coach.field("Name"), "Ada Fell");
+        coach.use("button", "Save");
+        coach.see("a", "Ada Fell");
+        coach.go("/ranks");
+        coach.see("li", "1 student");
+        coach.nothingIsWrongHere();
     }
 }

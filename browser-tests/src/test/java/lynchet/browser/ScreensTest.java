@@ -31,6 +31,7 @@ class ScreensTest {
         {"chain-editor", "/chains/hip-bump-answers", "[aria-label=Outline] li"},
         {"chain-begun", "/chains/new", "[aria-label=Outline] input"},
         {"ranks", "/ranks", "ol h2"},
+        {"ladder", "/ranks/junior", "fieldset svg"},
         {"rank-opened", "/ranks/adult/orange", "[aria-label=Findings] li"},
         {"mat", "/mat/fundamentals-2026-11-24", "[data-student=orla-fenwick]"},
         {"run", "/mat/fundamentals-2026-11-17?do=run", "[data-group]"},
@@ -81,6 +82,7 @@ class ScreensTest {
     /** What is looked at in every light and size, and not pictured. */
     private static final Set<String> NOT_PICTURED = Set.of(
             "chain-begun",
+            "ladder",
             "rank-opened",
             "term-met",
             "faults",

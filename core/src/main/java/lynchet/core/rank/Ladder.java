@@ -39,6 +39,11 @@ public record Ladder(
     public Ladder {
         Say.id("a ladder", id);
         Say.text("the name of ladder " + id, name);
+        Say.within("the youngest age on ladder " + id, fromAge, 0, 99);
+        Say.within("the oldest age on ladder " + id, toAge, 0, 99);
+        if (toAge > 0 && toAge < fromAge) {
+            throw new IllegalArgumentException("ladder " + id + " ends at " + toAge + " and begins at " + fromAge);
+        }
         ranks = Say.list(ranks);
         Say.there("the policy of ladder " + id, policy);
         handOver = handOver == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(handOver));

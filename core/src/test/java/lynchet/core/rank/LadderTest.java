@@ -53,6 +53,16 @@ class LadderTest {
             rank("yellow", item("y1", Item.Kind.COUNTER, "counter", null, null), technique("y2", "hip-bump")),
             rank("green", technique("g1", "back-roll"), item("g2", Item.Kind.CHAIN, "line", null, null)));
 
+    @ParameterizedTest
+    @CsvSource({"-1, 0", "0, -1", "100, 0", "0, 100", "16, 15"})
+    void agesThatMakeNoSenseAreRefused(int from, int to) {
+        Policy policy = ladder.policy();
+        assertThatThrownBy(() -> new Ladder("x", "X", from, to, null, false, null, policy, null, null, null))
+                .isInstanceOf(IllegalArgumentException.class);
+        assertThat(new Ladder("x", "X", 16, 16, null, false, null, policy, null, null, null).toAge())
+                .isEqualTo(16);
+    }
+
     @Test
     void aRankKnowsWhatItAndTheOnesBelowTeachToWhoeverDoesIt() {
         assertThat(ladder.knownBy("white", MAP)).containsExactly("hip-bump");

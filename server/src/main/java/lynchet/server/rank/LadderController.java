@@ -4,6 +4,8 @@ import java.time.Month;
 import java.util.List;
 import java.util.Map;
 import lynchet.core.club.Parts;
+import lynchet.core.club.Target;
+import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
@@ -12,37 +14,46 @@ import lynchet.core.rank.SyllabusGroup;
 import lynchet.core.rank.TeachingLoad;
 import lynchet.core.walk.Finding;
 import lynchet.server.club.Edits;
+import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
+import lynchet.server.club.Stores;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Refusal;
 import lynchet.server.map.IgnoredGapStore;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Ladders, what their ranks leave open, and the edits of a syllabus. */
+/** Ladders by hand, what their ranks leave open, and the edits of a syllabus. */
 @RestController
 @RequestMapping("/api/ladders")
 class LadderController {
 
     private final Taught taught;
     private final Edits edits;
+    private final OneThing ladders;
+    private final Stores stores;
     private final IgnoredGapStore ignored;
 
-    LadderController(Taught taught, Edits edits, IgnoredGapStore ignored) {
+    LadderController(Taught taught, Edits edits, OneThing ladders, Stores stores, IgnoredGapStore ignored) {
         this.taught = taught;
         this.edits = edits;
+        this.ladders = ladders;
+        this.stores = stores;
         this.ignored = ignored;
     }
 
-    /** A ladder with the first rank that teaches each technique and the tag of each rank, for saving it. */
-    record LadderView(Ladder ladder, Map<String, String> taughtAt, Map<String, String> tags, String policyTag) {}
+    /** A ladder with the first rank that teaches each technique; its tag and that of each rank, for saving them. */
+    record LadderView(
+            Ladder ladder, Map<String, String> taughtAt, String tag, Map<String, String> tags, String policyTag) {}
 
     /** One rank's findings and how much of its time the syllabus takes. */
     record RankCheck(String rank, List<Finding> findings, double minutesNeeded, double minutesAvailable) {}
@@ -76,7 +87,61 @@ class LadderController {
     private LadderView view(Ladder ladder) {
         Map<String, String> tags = new java.util.TreeMap<>();
         ladder.ranks().forEach(rank -> tags.put(rank.id(), ETags.of(rank)));
-        return new LadderView(ladder, ladder.taughtAt(taught.now().map()), tags, ETags.of(ladder.policy()));
+        return new LadderView(
+                ladder, ladder.taughtAt(taught.now().map()), ETags.of(ladder), tags, ETags.of(ladder.policy()));
+    }
+
+    @PostMapping
+    ResponseEntity<Ladder> add(@RequestBody Ladder ladder) {
+        return ETags.tagged(ladders.add(Parts.LADDERS, ladder));
+    }
+
+    /** Changes a ladder whole, its syllabuses among it; a rank that somebody holds or held stays. */
+    @PutMapping("/{id}")
+    ResponseEntity<Ladder> change(
+            @PathVariable String id,
+            @RequestHeader(name = "If-Match", required = false) String tag,
+            @RequestBody Ladder ladder) {
+        nobodyHolds(taught.now().ladder(id).ranks().stream()
+                .filter(rank -> ladder.rank(rank.id()).isEmpty())
+                .map(rank -> id + "/" + rank.id())
+                .toList());
+        return ETags.tagged(ladders.change(Parts.LADDERS, id, tag, ladder));
+    }
+
+    /** Takes a ladder out that nobody is or was on. */
+    @DeleteMapping("/{id}")
+    ResponseEntity<Void> remove(
+            @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {
+        nobodyHolds(taught.now().ladder(id).ranks().stream()
+                .map(rank -> id + "/" + rank.id())
+                .toList());
+        ladders.remove(Parts.LADDERS, id, tag);
+        return ResponseEntity.noContent().build();
+    }
+
+    /** What else names a rank is found by the edit; this is what a coach can do something about. */
+    private void nobodyHolds(List<String> ranks) {
+        if (ranks.isEmpty()) {
+            return;
+        }
+        stores.of(Parts.PROMOTIONS).pointingAt(Target.RANK_OF_LADDER, ranks, 1).stream()
+                .findFirst()
+                .ifPresent(given -> {
+                    String rank = taught.now()
+                            .ladder(given.ladder())
+                            .rank(given.to())
+                            .map(Rank::name)
+                            .orElse(given.to());
+                    String who = stores.of(Parts.PEOPLE)
+                            .find(given.student())
+                            .map(Student::name)
+                            .orElse(given.student());
+                    throw Refusal.bad(
+                            "RANK_HELD",
+                            "/ranks",
+                            rank + " was given to " + who + ". What somebody holds or held stays.");
+                });
     }
 
     @GetMapping("/{id}/check")
@@ -139,7 +204,7 @@ class LadderController {
     }
 
     @PutMapping("/{id}/ranks/{rank}/syllabus")
-    ResponseEntity<Rank> change(
+    ResponseEntity<Rank> syllabus(
             @PathVariable String id,
             @PathVariable String rank,
             @RequestHeader(name = "If-Match", required = false) String tag,

@@ -1,0 +1,33 @@
+import { describe, expect, it } from 'vitest';
+import type { Ladder } from '../api/types';
+import { blankLadder, nextRank, withIds } from './ladders';
+
+const named = (ladder: Partial<Ladder>, ...ranks: [id: string, name: string][]): Ladder => ({
+  ...blankLadder(),
+  ...ladder,
+  ranks: ranks.map(([id, name]) => ({ ...nextRank([]), id, name })),
+});
+
+describe('a ladder by hand', () => {
+  it('gives each new rank an id that no other rank of the club has', () => {
+    const other = named({ id: 'other', name: 'Other' }, ['boats-white', 'White'], ['boats-blue', 'Blue']);
+    const ranks = withIds(
+      named({ id: 'boats', name: 'Boats' }, ['', 'White'], ['kept', 'Blue'], ['', 'White']),
+      [other],
+    ).ranks;
+    expect(ranks.map((rank) => rank.id)).toEqual(['boats-white-2', 'kept', 'boats-white-3']);
+  });
+
+  it('lets go of the hand-over of a rank that was taken out', () => {
+    const ladder = named({ id: 'young', name: 'Young', handOver: { gone: 'white', kept: 'blue' } }, [
+      'kept',
+      'Top',
+    ]);
+    expect(withIds(ladder, []).handOver).toEqual({ kept: 'blue' });
+  });
+
+  it('begins the next rank where the one before ends', () => {
+    const last = { ...nextRank([]), stripes: 2, minAge: 16, minWeeks: 30 };
+    expect(nextRank([last])).toMatchObject({ id: '', stripes: 2, minAge: 16, minWeeks: 30, syllabus: [] });
+  });
+});

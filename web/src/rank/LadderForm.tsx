@@ -1,4 +1,5 @@
 import { Checkbox, MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';
+import { Link } from 'react-router';
 import type { Ladder, Policy, Rank, Ruleset, Track } from '../api/types';
 import { EditForm } from '../form/EditForm';
 import { freeId } from '../form/fields';
@@ -140,6 +141,11 @@ export function LadderForm({ ladder, tag, all, tracks, rulesets, current, onDone
           value={policy.classesAWeek}
           onChange={(n) => under({ classesAWeek: Number(n) })}
         />
+        <Share
+          label="Of them, people come to"
+          at={policy.attendanceShare}
+          put={(n) => under({ attendanceShare: n ?? 0 })}
+        />
         <NumberInput
           label="Technique in a usual class"
           suffix=" min"
@@ -148,13 +154,25 @@ export function LadderForm({ ladder, tag, all, tracks, rulesets, current, onDone
           value={policy.techniqueMinutes}
           onChange={(n) => under({ techniqueMinutes: Number(n) })}
         />
+        <Share
+          label="Should start on the feet"
+          placeholder="not said"
+          at={policy.standing}
+          put={(standing) => under({ standing })}
+        />
         <Checkbox
           className={classes.tick}
-          label="Syllabuses are fixed exam lists"
+          label="Fixed exam lists as syllabuses"
           checked={value.examList}
           onChange={(event) => change({ examList: event.currentTarget.checked })}
         />
       </div>
+      {!isNew && (
+        <p className="quiet">
+          In which months belts are given and what else counts is said beside the{' '}
+          <Link to={`/people/promotions?ladder=${value.id}`}>promotions</Link>.
+        </p>
+      )}
       <Rows
         label="Ranks, the lowest first"
         at="ranks"
@@ -219,6 +237,28 @@ export function LadderForm({ ladder, tag, all, tracks, rulesets, current, onDone
         )}
       </Rows>
     </EditForm>
+  );
+}
+
+type ShareProps = {
+  label: string;
+  placeholder?: string;
+  at: number | null;
+  put: (share: number | null) => void;
+};
+
+/** A share of 0 to 1, typed in hundredths; empty: null. */
+function Share({ label, placeholder, at, put }: ShareProps) {
+  return (
+    <NumberInput
+      label={label}
+      placeholder={placeholder}
+      suffix=" %"
+      min={0}
+      max={100}
+      value={at === null ? '' : Math.round(at * 100)}
+      onChange={(n) => put(n === '' ? null : Number(n) / 100)}
+    />
   );
 }
 

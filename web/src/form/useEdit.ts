@@ -27,7 +27,7 @@ export const PLACES = {
   techniques: { path: '/map/techniques', kind: 'technique', shows: MAP },
   links: { path: '/map/links', kind: 'link', shows: MAP },
   reactions: { path: '/map/reactions', kind: 'reaction', shows: MAP },
-  ladders: { path: '/ladders', kind: 'ladder', shows: ['ladders', 'people', 'plans'] },
+  ladders: { path: '/ladders', kind: 'ladder', shows: ['ladders', 'people', 'board', 'map', 'plans'] },
   tracks: { path: '/tracks', kind: 'track', shows: ['tracks', 'classes', 'cycles', 'people', 'names'] },
   closures: { path: '/closures', kind: 'closure', shows: ['closures', 'classes', 'cycles'] },
   terms: { path: '/terms', kind: 'term', shows: ['terms', 'plans', 'cycles', 'classes'] },

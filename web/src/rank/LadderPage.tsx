@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useNavigate, useParams } from 'react-router';
+import { Navigate, useNavigate, useParams } from 'react-router';
 import { read } from '../api/client';
-import { type MapIndex, useLadders, useMap, useTracks } from '../api/queries';
+import { type MapIndex, useLadders, useMap, useSession, useTracks } from '../api/queries';
 import type { LadderView, Track } from '../api/types';
 import { NEW } from '../form/fields';
 import { PageHead } from '../frame/PageHead';
@@ -10,11 +10,15 @@ import { Failed, Loaded } from '../ui/States';
 import { LadderForm } from './LadderForm';
 import classes from './LadderPage.module.css';
 
-/** A ladder made or changed by hand. */
+/** A ladder made or changed by hand, by a head coach; everybody else sees it as it is. */
 export function LadderPage() {
+  const session = useSession();
+  const { ladder = NEW } = useParams();
   const ladders = useLadders();
   const tracks = useTracks();
   const map = useMap();
+  if (session.data && session.data.role !== 'HEAD')
+    return <Navigate to={`/ranks?ladder=${ladder}`} replace />;
   return (
     <Loaded query={ladders}>
       {(views) => (

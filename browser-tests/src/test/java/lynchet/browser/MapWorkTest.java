@@ -207,6 +207,16 @@ class MapWorkTest {
     }
 
     @Test
+    void aLadderIsChangedByAHeadCoachAlone() {
+        try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
+            coach.comeIn("viewer", "/ranks/adult");
+            coach.seeAt("/ranks?ladder=adult");
+            coach.see("h2", "Orange");
+            coach.seeNo("a", "New ladder");
+        }
+    }
+
+    @Test
     void aCardPrintsOnOnePageAndTheHillOnOneATerrace() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
             coach.signIn("viewer");

@@ -56,11 +56,11 @@ public class Taught {
         ahead.start();
     }
 
-    /** Whoever stops the server right after its start would close the data under the reading. */
+    /** Whoever stops the server right after its start would close the data under the reading, which takes a second or two. */
     @EventListener(ContextClosedEvent.class)
     void letItEnd() throws InterruptedException {
         if (ahead != null) {
-            ahead.join();
+            ahead.join(10_000);
         }
     }
 

@@ -42,6 +42,7 @@ export function Tiles({ people, here, elsewhere, chosen, readOnly, label, onTap 
                 {person.guest.fallsKnown ? 'guest' : 'guest, falls not known'}
               </span>
             )}
+            {person.step && <span className={classes.limit}>{person.step}</span>}
             {person.limits.map((kind) => (
               <span key={kind} className={classes.limit}>
                 {plain(kind).toLowerCase()}

@@ -9,6 +9,7 @@ const somebody = (id: string, name: string, calledBy = name.split(' ')[0]): Name
   card: null,
   tracks: [],
   limits: [],
+  step: null,
   guest: null,
 });
 

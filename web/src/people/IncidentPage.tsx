@@ -15,7 +15,7 @@ import { date, moment, time } from '../ui/words';
 import { IncidentForm } from './IncidentForm';
 import classes from './Incidents.module.css';
 import { lacks, OUTCOMES, titleOf } from './incident';
-import { KINDS as LIMITS } from './Limits';
+import { KINDS as LIMITS } from './limitKinds';
 import { ageOn } from './missing';
 
 /** What happened, as a sheet for the insurer; what is still missing is said above it, and not printed. */

@@ -9,6 +9,7 @@ const named = (name: string): Name => ({
   card: null,
   tracks: [],
   limits: [],
+  step: null,
   guest: null,
 });
 const people = ['Ada Quickly', 'Émile Thorn', 'Bo Lindale', 'Ada Lindale'].map(named);

@@ -122,7 +122,13 @@ function NextRank({ row: { readiness } }: { row: RosterRow }) {
 const minds = ({ student, readiness }: RosterRow) => [
   ...(student.guest && !student.guest.fallsKnown ? ['falls not known'] : []),
   ...(student.left ? [`left ${date(student.left)}`] : []),
-  ...student.restrictions.filter((r) => isNow(r.from, r.until)).map((r) => plain(r.kind).toLowerCase()),
+  ...student.restrictions
+    .filter((r) => isNow(r.from, r.until))
+    .map((r) =>
+      r.step
+        ? `${plain(r.kind).toLowerCase()} (step ${r.step.number} of ${r.step.of})`
+        : plain(r.kind).toLowerCase(),
+    ),
   ...(student.holds.some((h) => isNow(h.from, h.ended ? daysBefore(h.ended, 1) : null)) ? ['held'] : []),
   ...(readiness?.conditions.some((c) => c.code === 'MEMBERSHIP' && !c.met) ? ['membership ran out'] : []),
 ];

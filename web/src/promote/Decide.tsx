@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useReadiness, useSession } from '../api/queries';
 import type { Ladder, LadderView, OnBank } from '../api/types';
-import { NewHold } from '../people/Limits';
+import { NewHold } from '../people/LimitForms';
 import { Towards } from '../people/Towards';
 import { Belt } from '../ui/Belt';
 import { Loaded } from '../ui/States';

@@ -42,7 +42,16 @@ export function withWaiting(sheet: ClassSheet, waiting: Waiting[]): ClassSheet {
 export function withGuests(names: Name[], waiting: Waiting[]): Name[] {
   const added = waiting.flatMap((one): Name[] =>
     one.kind === 'guest' && one.aside === undefined && !names.some((n) => n.id === one.body.id)
-      ? [{ ...one.body, calledBy: one.body.name.split(/\s/)[0], card: null, tracks: [], limits: [] }]
+      ? [
+          {
+            ...one.body,
+            calledBy: one.body.name.split(/\s/)[0],
+            card: null,
+            tracks: [],
+            limits: [],
+            step: null,
+          },
+        ]
       : [],
   );
   return added.length === 0 ? names : [...names, ...added];

@@ -51,6 +51,9 @@ export function daysBefore(iso: string, days: number): string {
   return today(when);
 }
 
+/** The day so many days after another, both as `2026-11-24`. */
+export const daysAfter = (iso: string, days: number) => daysBefore(iso, -days);
+
 /** The later of two days. */
 export const laterOf = (a: string, b: string) => [a, b].sort()[1];
 

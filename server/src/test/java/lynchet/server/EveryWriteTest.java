@@ -54,6 +54,10 @@ class EveryWriteTest {
             Map.entry("Weighing", "{\"day\":\"2026-11-24\",\"weights\":[{\"student\":\"orla-fenwick\",\"kg\":61}]}"),
             Map.entry("Restriction", "{\"kind\":\"NO_NECK\",\"from\":\"2026-11-24\",\"note\":\"x\"}"),
             Map.entry("Lifted", "{\"kind\":\"NO_NECK\",\"clearedBy\":\"x\"}"),
+            Map.entry(
+                    "WayBack",
+                    "{\"steps\":[{\"from\":\"2026-11-24\",\"limits\":[\"NO_LIVE\"],\"note\":\"x\"}],\"full\":\"2026-12-24\"}"),
+            Map.entry("Longer", "{\"days\":700}"),
             Map.entry("HoldBack", "{\"reason\":\"x\"}"),
             Map.entry("Erase", "{\"name\":\"Nobody\"}"),
             Map.entry(

@@ -88,15 +88,16 @@ public final class Couples {
         weights(a, b, why);
         if (work.throwing()) {
             one(a.mayBeThrown(work), b.mayBeThrown(work), Why.NO_FALLS, Why.ONE_FALLS, why);
+        } else if (work.live()) {
+            minded(Restriction.Kind.NO_THROWS_TAKEN, Why.ONE_FALLS, a, b, why);
+            minded(Restriction.Kind.NO_THROWS, Why.ONE_FALLS, a, b, why);
         }
-        if (work.neck()) {
-            Restriction.Kind neck = Restriction.Kind.NO_NECK;
-            one(!a.is(neck), !b.is(neck), Why.NO_NECK, Why.ONE_NECK, why);
-        }
-        if (a.is(Restriction.Kind.ONE_SIDE_ONLY) || b.is(Restriction.Kind.ONE_SIDE_ONLY)) {
-            why.add(Why.ONE_SIDE);
-        }
-        if (work.drills() && (a.goesNotLive(work) || b.goesNotLive(work))) {
+        closed(Restriction.Kind.NO_NECK, Why.NO_NECK, Why.ONE_NECK, a, b, why);
+        closed(Restriction.Kind.NO_ARM_LOCKS, Why.NO_ARM, Why.ONE_ARM, a, b, why);
+        closed(Restriction.Kind.NO_LEG_LOCKS, Why.NO_LEG, Why.ONE_LEG, a, b, why);
+        minded(Restriction.Kind.ONE_SIDE_ONLY, Why.ONE_SIDE, a, b, why);
+        minded(Restriction.Kind.LIGHT_ONLY, Why.ONE_LIGHT, a, b, why);
+        if (work.drills() && (a.skipsLive(work) || b.skipsLive(work))) {
             why.add(Why.ONE_LIVE);
         }
         if (work.live() && (a.days() < Partner.LIVE_DAYS || b.days() < Partner.LIVE_DAYS)) {
@@ -156,7 +157,7 @@ public final class Couples {
         if (young != isJunior(b)) {
             why.add(Why.AGES);
         } else if (a.age() == null || b.age() == null) {
-            why.add(Why.AGE_UNKNOWN);
+            why.add(young ? Why.AGE_NEEDED : Why.AGE_UNKNOWN);
         } else if (young && Math.abs(a.age() - b.age()) > JUNIOR_YEARS) {
             why.add(Why.AGES);
         }
@@ -168,7 +169,7 @@ public final class Couples {
             return;
         }
         if (a.weightKg() == null || b.weightKg() == null) {
-            why.add(Why.WEIGHT_UNKNOWN);
+            why.add(young && (a.isUnknownGuest() || b.isUnknownGuest()) ? Why.GUEST_UNKNOWN : Why.WEIGHT_UNKNOWN);
             return;
         }
         double lighter = Math.min(a.weightKg(), b.weightKg());
@@ -180,6 +181,21 @@ public final class Couples {
         // A hair's breadth for 20 % that is no round number of grams.
         if (Math.abs(a.weightKg() - b.weightKg()) > most + 1e-9) {
             why.add(Why.WEIGHT);
+        }
+    }
+
+    /** A drill that a limit closes needs somebody to do it to; in a round it is minded. */
+    private void closed(Restriction.Kind kind, Why neither, Why onlyOne, Partner a, Partner b, Set<Why> why) {
+        if (work.closes().contains(kind)) {
+            one(!a.is(kind), !b.is(kind), neither, onlyOne, why);
+        } else if (work.live()) {
+            minded(kind, onlyOne, a, b, why);
+        }
+    }
+
+    private static void minded(Restriction.Kind kind, Why minded, Partner a, Partner b, Set<Why> why) {
+        if (a.is(kind) || b.is(kind)) {
+            why.add(minded);
         }
     }
 

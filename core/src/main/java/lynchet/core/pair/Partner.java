@@ -93,10 +93,7 @@ public record Partner(
                                 .best(fall, Role.PERFORMER, null, null)
                                 .isPresent())
                         .collect(Collectors.toSet()),
-                student.restrictions().stream()
-                        .filter(limit -> limit.holdsOn(day))
-                        .map(Restriction::kind)
-                        .collect(Collectors.toSet()),
+                student.limitsOn(day),
                 student.restrictions().stream()
                         .anyMatch(limit -> limit.kind() == Restriction.Kind.HEAD_KNOCK
                                 && limit.from().equals(day)
@@ -115,13 +112,22 @@ public record Partner(
 
     /** Whether they may be thrown as the work asks. */
     public boolean mayBeThrown(Work work) {
-        boolean fit = !is(Restriction.Kind.NO_THROWS_TAKEN) && !is(Restriction.Kind.HEAD_KNOCK);
-        return fit && (fallsSeen || falls.containsAll(work.falls()));
+        return limits.stream().noneMatch(Restriction.Kind::stopsFalls)
+                && (fallsSeen || falls.containsAll(work.falls()));
+    }
+
+    /** Whether they visit, and nobody knows how old or how heavy they are: the coach puts them where they belong. */
+    boolean isUnknownGuest() {
+        return days < 0 && (age == null || weightKg == null);
     }
 
     /** Whether the live part of the work is not for them. */
-    boolean goesNotLive(Work work) {
-        return work.live() && (is(Restriction.Kind.HEAD_KNOCK) || is(Restriction.Kind.NO_LIVE));
+    boolean skipsLive(Work work) {
+        return work.live() && (isUnknownGuest() || hasLimitOnLive());
+    }
+
+    private boolean hasLimitOnLive() {
+        return limits.stream().anyMatch(Restriction.Kind::stopsLive);
     }
 
     /** Why they take no part in this work at all; null where they do. */
@@ -131,9 +137,12 @@ public record Partner(
             return Why.KNOCKED;
         }
         boolean knocked = is(Restriction.Kind.HEAD_KNOCK);
-        if (!work.drills() && goesNotLive(work)) {
-            return Why.NO_LIVE;
+        if (!work.drills() && skipsLive(work)) {
+            return hasLimitOnLive() ? Why.NO_LIVE : Why.GUEST_UNKNOWN;
         }
-        return work.throwing() && knocked ? Why.KNOCKED : null;
+        if (work.throwing() && knocked) {
+            return Why.KNOCKED;
+        }
+        return work.throwing() && is(Restriction.Kind.NO_THROWS) ? Why.NO_THROWS : null;
     }
 }

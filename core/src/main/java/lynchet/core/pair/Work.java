@@ -1,38 +1,41 @@
 package lynchet.core.pair;
 
+import java.util.Arrays;
 import java.util.Collection;
+import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import lynchet.core.card.Hazard;
+import java.util.stream.Collectors;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.Leads;
+import lynchet.core.people.Restriction;
 
 /**
  * What a block asks of two people.
  *
  * @param throwing whether somebody is thrown or taken down
  * @param live whether both try
- * @param neck whether the neck is worked on or loaded
+ * @param closes limits with which this is not done to somebody, as the hazards of its techniques say
  * @param falls breakfalls that the receiver needs
  * @param leads how their stances are to meet
  * @param drills whether some of it is drilled, so that whoever goes not live has a part in it
  */
-public record Work(boolean throwing, boolean live, boolean neck, Set<String> falls, Leads leads, boolean drills) {
+public record Work(
+        boolean throwing, boolean live, Set<Restriction.Kind> closes, Set<String> falls, Leads leads, boolean drills) {
 
     /** One block: drilled, or live. */
-    public Work(boolean throwing, boolean live, boolean neck, Set<String> falls, Leads leads) {
-        this(throwing, live, neck, falls, leads, !live);
+    public Work(boolean throwing, boolean live, Set<Restriction.Kind> closes, Set<String> falls, Leads leads) {
+        this(throwing, live, closes, falls, leads, !live);
     }
 
     /** Nothing that asks for care: movement and groundwork on each other's terms. */
-    public static final Work EASY = new Work(false, false, false, Set.of(), Leads.ANY);
+    public static final Work EASY = new Work(false, false, Set.of(), Set.of(), Leads.ANY);
 
     private static final int FULL = 3;
-    private static final Set<Hazard> NECK =
-            Set.of(Hazard.CHOKE, Hazard.FRONT_CHOKE, Hazard.NECK_CRANK, Hazard.NECK_LOAD);
 
     /** Whether a block is done in pairs. */
     public static boolean pairs(Block block) {
@@ -54,7 +57,7 @@ public record Work(boolean throwing, boolean live, boolean neck, Set<String> fal
                 ? null
                 : map.technique(block.technique()).orElse(null);
         if (technique == null) {
-            return new Work(false, isLive, false, Set.of(), block.leads());
+            return new Work(false, isLive, Set.of(), Set.of(), block.leads());
         }
         return drilling(technique, isLive, block.leads());
     }
@@ -71,9 +74,15 @@ public record Work(boolean throwing, boolean live, boolean neck, Set<String> fal
         return new Work(
                 technique.family().bringsDown() || !technique.receiverFalls().isEmpty(),
                 isLive,
-                technique.hazards().stream().anyMatch(NECK::contains),
+                closedBy(technique),
                 Set.copyOf(technique.receiverFalls()),
                 leads);
+    }
+
+    private static Set<Restriction.Kind> closedBy(Technique technique) {
+        return Arrays.stream(Restriction.Kind.values())
+                .filter(kind -> !Collections.disjoint(kind.hazards(), technique.hazards()))
+                .collect(Collectors.toSet());
     }
 
     /** What a whole evening asks: all that one of its blocks asks. */
@@ -88,10 +97,12 @@ public record Work(boolean throwing, boolean live, boolean neck, Set<String> fal
     private Work and(Work other) {
         Set<String> both = new TreeSet<>(falls);
         both.addAll(other.falls);
+        Set<Restriction.Kind> closing = new HashSet<>(closes);
+        closing.addAll(other.closes);
         return new Work(
                 throwing || other.throwing,
                 live || other.live,
-                neck || other.neck,
+                closing,
                 both,
                 leads == Leads.ANY ? other.leads : leads,
                 drills || other.drills);

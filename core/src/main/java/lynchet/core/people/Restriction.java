@@ -1,43 +1,88 @@
 package lynchet.core.people;
 
 import java.time.LocalDate;
+import java.util.Set;
+import lynchet.core.card.Hazard;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A temporary limit; planning, pairing and grading obey it.
+ * A temporary limit; planning, pairing and grading obey it. Several add up: a day is limited by all that hold on it.
  *
  * @param until the last day; null: until it is lifted
  * @param note what a coach on the mat needs to know, nothing more
+ * @param step where it is part of a way back: which step; null: a limit of its own
  */
 public record Restriction(
         Kind kind,
         LocalDate from,
         @Nullable LocalDate until,
-        @Most(200) @Nullable String note) {
+        @Most(200) @Nullable String note,
+        @Nullable StepNumber step) {
+
+    /**
+     * Which step of a way back a limit belongs to.
+     *
+     * @param number from 1 on
+     * @param of how many steps it has, at most {@value WayBack#MOST}
+     */
+    public record StepNumber(int number, int of) {
+
+        public StepNumber {
+            Say.within("the number of steps of a way back", of, 1, WayBack.MOST);
+            Say.within("the step of a way back", number, 1, of);
+        }
+    }
 
     /** Later than any day: for what has no last day of its own. */
     public static final LocalDate UNTIL_LIFTED = LocalDate.of(9999, 12, 31);
 
-    /** What must not be done. */
+    /** What must not be done. What it closes on the ground is told by the hazards of the cards. */
     public enum Kind {
         NO_THROWS_TAKEN("no throws taken"),
-        NO_NECK("nothing on the neck"),
+        NO_THROWS("no throws, neither thrown nor throwing"),
+        NO_NECK("nothing on the neck", Hazard.CHOKE, Hazard.FRONT_CHOKE, Hazard.NECK_CRANK, Hazard.NECK_LOAD),
+        NO_ARM_LOCKS("no arm or shoulder locks", Hazard.ARM_LOCK, Hazard.SHOULDER_LOCK, Hazard.ARM_STANDING_FALL),
+        NO_LEG_LOCKS(
+                "no leg locks, nothing on the knee", Hazard.LEG_LOCK, Hazard.TWISTING_LEG_LOCK, Hazard.KNEE_SIDE_FALL),
         ONE_SIDE_ONLY("one side only"),
+        LIGHT_ONLY("light work only, no live rounds"),
         NO_LIVE("no live rounds"),
         HEAD_KNOCK("suspected concussion: no live, no throws, until cleared by a medical professional");
 
         private final String words;
+        private final Set<Hazard> hazards;
 
-        Kind(String words) {
+        Kind(String words, Hazard... hazards) {
             this.words = words;
+            this.hazards = Set.of(hazards);
         }
 
         public String words() {
             return words;
         }
+
+        /** What must not be done to somebody with this limit: techniques that carry one of these. */
+        public Set<Hazard> hazards() {
+            return hazards;
+        }
+
+        /** Whether somebody with this limit is not thrown. */
+        public boolean stopsFalls() {
+            return this == NO_THROWS_TAKEN || this == NO_THROWS || this == HEAD_KNOCK;
+        }
+
+        /** Whether somebody with this limit takes no part in live work. */
+        public boolean stopsLive() {
+            return this == NO_LIVE || this == LIGHT_ONLY || this == HEAD_KNOCK;
+        }
+    }
+
+    /** A limit of its own. */
+    public Restriction(Kind kind, LocalDate from, @Nullable LocalDate until, @Nullable String note) {
+        this(kind, from, until, note, null);
     }
 
     public Restriction {
@@ -49,7 +94,24 @@ public record Restriction(
     public Restriction endedOn(LocalDate last, @Nullable String clearedBy) {
         String cleared = clearedBy == null || clearedBy.isBlank() ? "" : "cleared by " + clearedBy.strip();
         String both = note == null || note.isBlank() ? cleared : cleared.isEmpty() ? note : note + "; " + cleared;
-        return new Restriction(kind, from, last, both.isEmpty() ? null : both);
+        return new Restriction(kind, from, last, both.isEmpty() ? null : both, step);
+    }
+
+    /** "Step 2 of 4: no live yet" for the coach on the mat; null where it is a limit of its own. */
+    public @Nullable String stepWords() {
+        return step == null
+                ? null
+                : "Step " + step.number() + " of " + step.of() + (note == null || note.isBlank() ? "" : ": " + note);
+    }
+
+    /** The same limit from another day on to another last day. */
+    Restriction over(LocalDate first, @Nullable LocalDate last) {
+        return new Restriction(kind, first, last, note, step);
+    }
+
+    /** Whether it holds on a day from {@code day} on. */
+    public boolean holdsFrom(LocalDate day) {
+        return until == null || !until.isBefore(day);
     }
 
     /**

@@ -3,8 +3,12 @@ package lynchet.core.people;
 import java.time.LocalDate;
 import java.time.Period;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
@@ -171,24 +175,89 @@ public record Student(
     }
 
     /**
-     * The same person with one limit more. The same kind once more takes the place of the one that holds then; a head knock
-     * that holds already stays as it is.
+     * The same person with one limit more. Limits add up: what holds on a day is never less than before. One of the same
+     * kind that the new one goes on from ends the day before, so each day names it once; a head knock that holds stays.
      */
     public Student limitedBy(Restriction limit) {
-        boolean isKnock = limit.kind() == Restriction.Kind.HEAD_KNOCK;
+        if (restrictions.contains(limit) || holdsAlready(limit)) {
+            return this;
+        }
         List<Restriction> all = new ArrayList<>();
-        boolean isThere = false;
         for (Restriction one : restrictions) {
-            boolean same = one.kind() == limit.kind() && one.holdsOn(limit.from());
-            isThere |= same && isKnock;
-            if (!same || isKnock) {
+            boolean goesOn = one.kind() == limit.kind()
+                    && one.step() == null
+                    && limit.step() == null
+                    && one.holdsOn(limit.from())
+                    && (limit.until() == null
+                            || one.until() != null && !one.until().isAfter(limit.until()));
+            if (!goesOn) {
                 all.add(one);
+            } else if (one.from().isBefore(limit.from())) {
+                all.add(one.over(one.from(), limit.from().minusDays(1)));
             }
         }
-        if (!isThere) {
-            all.add(limit);
-        }
+        all.add(limit);
         return limited(all);
+    }
+
+    private boolean holdsAlready(Restriction limit) {
+        return limit.kind() == Restriction.Kind.HEAD_KNOCK
+                && restrictions.stream()
+                        .anyMatch(
+                                one -> one.kind() == limit.kind() && one.until() == null && one.holdsOn(limit.from()));
+    }
+
+    /** What must not be done with them on a day: each kind of limit that holds. */
+    public Set<Restriction.Kind> limitsOn(LocalDate day) {
+        return restrictions.stream()
+                .filter(limit -> limit.holdsOn(day))
+                .map(Restriction::kind)
+                .collect(Collectors.toCollection(() -> EnumSet.noneOf(Restriction.Kind.class)));
+    }
+
+    /** Which step of a way back holds on a day, in words; empty: none. */
+    public Optional<String> stepOn(LocalDate day) {
+        return restrictions.stream()
+                .filter(limit -> limit.step() != null && limit.holdsOn(day))
+                .map(Restriction::stepWords)
+                .findFirst();
+    }
+
+    /** Whether a way back is not over yet on a day. */
+    public boolean isOnWayBack(LocalDate day) {
+        return restrictions.stream().anyMatch(limit -> limit.step() != null && limit.holdsFrom(day));
+    }
+
+    /**
+     * The same person with their limits lifted.
+     *
+     * @param which those that are lifted; one that does not hold yet is gone, one that holds ended yesterday
+     * @param clearedBy added to the note of those that held; may be null
+     */
+    public Student lifting(Predicate<Restriction> which, LocalDate today, @Nullable String clearedBy) {
+        List<Restriction> left = new ArrayList<>();
+        for (Restriction one : restrictions) {
+            if (!which.test(one) || !one.holdsFrom(today)) {
+                left.add(one);
+            } else if (one.from().isBefore(today)) {
+                left.add(one.endedOn(today.minusDays(1), clearedBy));
+            }
+        }
+        return limited(left);
+    }
+
+    /** The same person, staying longer on the step of their way back that holds; the steps after it come later. */
+    public Student wayBackLater(LocalDate today, int days) {
+        return limited(restrictions.stream()
+                .map(one -> {
+                    if (one.step() == null || !one.holdsFrom(today)) {
+                        return one;
+                    }
+                    LocalDate first = one.from().isAfter(today) ? one.from().plusDays(days) : one.from();
+                    return one.over(
+                            first, one.until() == null ? null : one.until().plusDays(days));
+                })
+                .toList());
     }
 
     /** The same person with other holds. */

@@ -3,10 +3,13 @@ package lynchet.server.people;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import lynchet.core.people.Hold;
 import lynchet.core.people.Restriction;
 import lynchet.core.people.Stood;
 import lynchet.core.people.Student;
+import lynchet.core.people.WayBack;
 import lynchet.core.rule.Most;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
@@ -39,24 +42,33 @@ class LimitController {
         this.durable = durable;
     }
 
-    /** Sets a limit; the same kind once more takes the place of the one that holds. A head knock has no last day. */
+    /** Sets a limit beside those that hold: they add up. A head knock has no last day. */
     @PostMapping("/limits")
     Student limit(@PathVariable String id, @RequestBody Restriction limit) {
         limit.mustBeSound();
+        if (limit.step() != null) {
+            throw Refusal.bad("WAY_BACK", "/step", "The steps of a way back are set together.");
+        }
         return change(id, student -> student.limitedBy(limit));
     }
 
     /**
      * Which limit ends.
      *
+     * @param from the first day of the one that is meant; null: each of this kind that holds today
      * @param clearedBy who says that they may train again; needed for a head knock
      */
     record Lifted(
-            Restriction.Kind kind, @Most(120) @Nullable String clearedBy) {}
+            Restriction.Kind kind,
+            @Nullable LocalDate from,
+            @Most(120) @Nullable String clearedBy) {}
 
-    /** Ends a limit: yesterday was its last day. */
+    /** Ends a limit: yesterday was its last day. One that has not begun is gone. */
     @PostMapping("/limits/lift")
     Student lift(@PathVariable String id, @RequestBody Lifted lifted, Authentication who) {
+        if (lifted.kind() == null) {
+            throw Refusal.bad("MISSING", "/kind", "Say which limit ends.");
+        }
         boolean isHeadKnock = lifted.kind() == Restriction.Kind.HEAD_KNOCK;
         if (isHeadKnock && !Sight.isHead(who)) {
             throw Refusal.of(HttpStatus.FORBIDDEN, "NOT_ALLOWED", "/kind", "Only the head coach lifts a head knock.");
@@ -64,24 +76,71 @@ class LimitController {
         if (isHeadKnock && (lifted.clearedBy() == null || lifted.clearedBy().isBlank())) {
             throw Refusal.bad("CLEARED_BY", "/clearedBy", "Write which medical professional cleared them.");
         }
+        LocalDate today = people.today();
+        return lifting(
+                id,
+                "limit",
+                String.valueOf(lifted.kind()),
+                lifted.clearedBy(),
+                limit -> limit.step() == null
+                        && limit.kind() == lifted.kind()
+                        && (lifted.from() == null
+                                ? limit.holdsOn(today)
+                                : limit.from().equals(lifted.from())));
+    }
+
+    /** Sets a way back of up to four steps; one at a time, beside whatever else limits them. */
+    @PostMapping("/limits/way-back")
+    Student wayBack(@PathVariable String id, @RequestBody WayBack back) {
+        back.mustBeSound();
+        LocalDate today = people.today();
+        return change(id, student -> {
+            if (student.isOnWayBack(today)) {
+                throw Refusal.bad(
+                        "WAY_BACK_RUNS", "/steps", student.name() + " is on a way back already; end that one first.");
+            }
+            Student limited = student;
+            for (Restriction limit : back.limits()) {
+                limited = limited.limitedBy(limit);
+            }
+            return limited;
+        });
+    }
+
+    /** How many days longer somebody stays on the step they are at; the later steps wait as long. */
+    record Longer(int days) {}
+
+    private static final int MOST_LONGER = 56;
+
+    @PostMapping("/limits/way-back/longer")
+    Student longer(@PathVariable String id, @RequestBody Longer longer) {
+        if (longer.days() < 1 || longer.days() > MOST_LONGER) {
+            throw Refusal.bad("OUT_OF_RANGE", "/days", "A step is made 1 to " + MOST_LONGER + " days longer.");
+        }
+        LocalDate today = people.today();
+        return change(id, student -> {
+            if (!student.isOnWayBack(today)) {
+                throw Refusal.missing("way back", id);
+            }
+            return student.wayBackLater(today, longer.days());
+        });
+    }
+
+    /** Ends a way back, with the steps to come: they train in full again. */
+    @PostMapping("/limits/way-back/lift")
+    Student liftWayBack(@PathVariable String id) {
+        return lifting(id, "way back", id, null, limit -> limit.step() != null);
+    }
+
+    private Student lifting(
+            String id, String what, String named, @Nullable String clearedBy, Predicate<Restriction> which) {
         people.notThemselves(id);
         LocalDate today = people.today();
         return change(id, student -> {
-            List<Restriction> limits = new ArrayList<>();
-            boolean found = false;
-            for (Restriction one : student.restrictions()) {
-                boolean ends = one.kind() == lifted.kind() && one.holdsOn(today);
-                found |= ends;
-                if (!ends) {
-                    limits.add(one);
-                } else if (one.from().isBefore(today)) {
-                    limits.add(one.endedOn(today.minusDays(1), lifted.clearedBy()));
-                }
+            if (student.restrictions().stream().noneMatch(limit -> which.test(limit) && limit.holdsFrom(today))) {
+                throw Refusal.missing(what, named);
             }
-            if (!found) {
-                throw Refusal.missing("limit", String.valueOf(lifted.kind()));
-            }
-            return student.limited(limits);
+            return student.lifting(which, today, clearedBy);
         });
     }
 
@@ -123,7 +182,7 @@ class LimitController {
         });
     }
 
-    private Student change(String id, java.util.function.UnaryOperator<Student> change) {
+    private Student change(String id, UnaryOperator<Student> change) {
         return people.seenByThemselves(durable.write(() -> people.inTurn(() -> people.changeMany(List.of(id), change)))
                 .get(0));
     }

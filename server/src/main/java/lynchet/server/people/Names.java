@@ -2,6 +2,7 @@ package lynchet.server.people;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import lynchet.core.people.Restriction;
 import lynchet.core.people.Student;
@@ -26,6 +27,7 @@ public class Names {
      * Somebody.
      *
      * @param limits what must not be done with them today; nothing for a viewer
+     * @param step where they are on a way back: its step in words; nothing for a viewer
      * @param guest where they only visit
      */
     record Name(
@@ -34,24 +36,23 @@ public class Names {
             String calledBy,
             @Nullable String card,
             List<String> tracks,
-            List<Restriction.Kind> limits,
+            Collection<Restriction.Kind> limits,
+            @Nullable String step,
             Student.@Nullable Guest guest) {}
 
     @Transactional(readOnly = true)
     List<Name> all(LocalDate today, boolean open) {
         return slim.get(this::read).stream()
                 .map(s -> new Name(
-                        s.id(), s.name(), s.calledBy(), s.card(), s.tracks(), limits(s, today, open), s.guest()))
+                        s.id(),
+                        s.name(),
+                        s.calledBy(),
+                        s.card(),
+                        s.tracks(),
+                        open ? List.of() : s.limitsOn(today),
+                        open ? null : s.stepOn(today).orElse(null),
+                        s.guest()))
                 .toList();
-    }
-
-    private static List<Restriction.Kind> limits(Student student, LocalDate today, boolean open) {
-        return open
-                ? List.of()
-                : student.restrictions().stream()
-                        .filter(limit -> limit.holdsOn(today))
-                        .map(Restriction::kind)
-                        .toList();
     }
 
     private List<Student> read() {

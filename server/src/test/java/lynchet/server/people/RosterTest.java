@@ -216,6 +216,58 @@ class RosterTest {
     }
 
     @Test
+    void aLimitForNextWeekLeavesTodaysAndIsTakenBackByItself() {
+        HttpUser coach = RunningClub.user(club, "coach");
+        String one = add("Addedup Addedup", Map.of());
+        String limits = "/api/people/" + one + "/limits";
+        coach.post(limits, Map.of("kind", "NO_NECK", "from", "2026-11-20")).expect(200);
+        coach.post(limits, Map.of("kind", "NO_NECK", "from", "2026-12-07", "until", "2026-12-14"))
+                .expect(200);
+        assertThat(head.get("/api/people/names").text())
+                .contains("Addedup\",\"card\":null,\"tracks\":[],\"limits\":[\"NO_NECK\"]");
+        coach.post(limits + "/lift", Map.of("kind", "NO_NECK", "from", "2026-12-07"))
+                .expect(200);
+        assertThat(names("mind=LIMITED", "Addedup")).containsExactly("Addedup Addedup");
+        assertThat(head.get("/api/people/" + one).json().path("restrictions").size())
+                .isEqualTo(1);
+    }
+
+    /** Its steps are limits by themselves; another one waits until it is ended, and may last longer than was thought. */
+    @Test
+    void aWayBackIsSetMadeLongerAndEnded() {
+        HttpUser coach = RunningClub.user(club, "coach");
+        String one = add("Wayback Wayback", Map.of());
+        String limits = "/api/people/" + one + "/limits";
+        Map<String, Object> back = Map.of(
+                "steps",
+                List.of(
+                        Map.of("from", "2026-11-17", "limits", List.of("NO_THROWS"), "note", "light"),
+                        Map.of("from", "2026-12-01", "limits", List.of("NO_LIVE"))),
+                "full",
+                "2026-12-08");
+        coach.post(limits + "/way-back", back).expect(200);
+        assertThat(coach.post(limits + "/way-back", back).code()).isEqualTo("WAY_BACK_RUNS");
+        assertThat(coach.get("/api/people/names").text()).contains("\"step\":\"Step 1 of 2: light\"");
+        assertThat(RunningClub.user(club, "viewer").get("/api/people/names").text())
+                .doesNotContain("Step 1 of 2");
+        assertThat(coach.post(limits + "/way-back/longer", Map.of("days", 57)).code())
+                .isEqualTo("OUT_OF_RANGE");
+        coach.post(limits + "/way-back/longer", Map.of("days", 7)).expect(200);
+        JsonNode kept = head.get("/api/people/" + one).json().path("restrictions");
+        assertThat(kept.path(0).path("until").asString()).isEqualTo("2026-12-07");
+        assertThat(kept.path(1).path("from").asString()).isEqualTo("2026-12-08");
+        coach.post(limits + "/way-back/lift", null).expect(200);
+        assertThat(names("mind=LIMITED", "Wayback")).isEmpty();
+        coach.post(limits + "/way-back/lift", null).expect(404);
+        coach.post(limits + "/way-back/longer", Map.of("days", 7)).expect(404);
+        assertThat(coach.post(
+                                limits,
+                                Map.of("kind", "NO_LIVE", "from", "2026-12-01", "step", Map.of("number", 1, "of", 1)))
+                        .code())
+                .isEqualTo("WAY_BACK");
+    }
+
+    @Test
     void holdsHaveAReasonAndAreTheHeadCoachs() {
         String one = add("Held Held", Map.of());
         String holds = "/api/people/" + one + "/holds";

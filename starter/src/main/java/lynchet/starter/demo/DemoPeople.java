@@ -18,6 +18,7 @@ import lynchet.core.people.Hold;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Restriction;
 import lynchet.core.people.Student;
+import lynchet.core.people.WayBack;
 
 /** The forty-six made-up people of the demo club. */
 final class DemoPeople {
@@ -215,7 +216,7 @@ final class DemoPeople {
                 traits.contains("lapsed") ? today.minusDays(8) : today.plusDays(40 + 9L * n),
                 contacts(c[0], junior, n),
                 holds(today, traits).map(List::of).orElse(List.of()),
-                restrictions(today, traits).map(List::of).orElse(List.of()),
+                restrictions(today, traits),
                 List.of(),
                 traits.contains("starts-left") ? "Prefers to start standing drills on the left." : "",
                 consents(c[0], junior, n, joined(since, rank, n)),
@@ -314,19 +315,38 @@ final class DemoPeople {
         return holds.keySet().stream().filter(traits::contains).map(holds::get).findFirst();
     }
 
-    private static Optional<Restriction> restrictions(LocalDate today, Set<String> traits) {
-        Map<String, Restriction> restrictions = Map.of(
+    private static List<Restriction> restrictions(LocalDate today, Set<String> traits) {
+        Map<String, List<Restriction>> restrictions = Map.of(
                 "no-throws",
-                new Restriction(
-                        Restriction.Kind.NO_THROWS_TAKEN, today.minusWeeks(3), today.plusWeeks(2), "left shoulder"),
+                List.of(new Restriction(
+                        Restriction.Kind.NO_THROWS_TAKEN, today.minusWeeks(3), today.plusWeeks(2), "left shoulder")),
                 "one-side-only",
-                new Restriction(Restriction.Kind.ONE_SIDE_ONLY, today.minusDays(9), today.plusDays(12), "right wrist"),
+                List.of(new Restriction(
+                        Restriction.Kind.ONE_SIDE_ONLY, today.minusDays(9), today.plusDays(12), "right wrist")),
                 "back-from-injury",
-                new Restriction(
-                        Restriction.Kind.NO_LIVE, today.minusWeeks(14), today.plusWeeks(3), "back after a knee"));
+                backAfterAKnee(today).limits());
         return restrictions.keySet().stream()
                 .filter(traits::contains)
-                .map(restrictions::get)
-                .findFirst();
+                .sorted()
+                .flatMap(trait -> restrictions.get(trait).stream())
+                .toList();
+    }
+
+    private static WayBack backAfterAKnee(LocalDate today) {
+        return new WayBack(
+                List.of(
+                        new WayBack.BackStep(
+                                today.minusWeeks(14),
+                                Set.of(Restriction.Kind.NO_THROWS, Restriction.Kind.LIGHT_ONLY),
+                                "groundwork from the back, lightly"),
+                        new WayBack.BackStep(
+                                today.minusWeeks(5),
+                                Set.of(Restriction.Kind.NO_LIVE, Restriction.Kind.NO_LEG_LOCKS),
+                                "drills everything, knee untouched"),
+                        new WayBack.BackStep(
+                                today.plusWeeks(1),
+                                Set.of(Restriction.Kind.NO_LEG_LOCKS),
+                                "rounds from the knees, then standing")),
+                today.plusWeeks(3));
     }
 }

@@ -162,12 +162,20 @@ final class Suits {
                 .filter(one ->
                         work.throwing() && !out.contains(one) && !one.body().mayBeThrown(work))
                 .toList();
-        List<Here> neck = here.stream()
-                .filter(one -> work.neck() && one.body().limits().contains(Restriction.Kind.NO_NECK))
-                .toList();
         return few(out, named(out) + (out.size() == 1 ? " sits" : " sit") + " it out.", notes)
                 .or(() -> few(unthrown, named(unthrown) + " cannot be thrown yet, or not now.", notes))
-                .or(() -> few(neck, "Nothing on the neck of " + named(neck) + ".", notes));
+                .or(() -> work.closes().stream()
+                        .sorted()
+                        .map(kind -> closed(kind, notes))
+                        .flatMap(Optional::stream)
+                        .findFirst());
+    }
+
+    private Optional<String> closed(Restriction.Kind kind, List<String> notes) {
+        List<Here> some =
+                here.stream().filter(one -> one.body().limits().contains(kind)).toList();
+        String what = kind.words();
+        return few(some, Character.toUpperCase(what.charAt(0)) + what.substring(1) + ": " + named(some) + ".", notes);
     }
 
     /** What builds on something that most of those here were never shown waits for it. */

@@ -323,7 +323,7 @@ class TonightTest {
                 memory.putAll(met(subject, random.nextInt(30), 1 + random.nextInt(4)));
             }
         }
-        boolean isLimited = random.nextInt(8) == 0;
+        boolean isLimited = random.nextInt(4) == 0;
         return somebody(
                 n,
                 random.nextInt(6) == 0 ? 11 + random.nextInt(4) : 20,
@@ -345,6 +345,7 @@ class TonightTest {
         int above = 0;
         int unthrown = 0;
         int neck = 0;
+        int arm = 0;
         int thisWeek = 0;
         int once = 0;
         int met = 0;
@@ -362,7 +363,9 @@ class TonightTest {
             Set<Restriction.Kind> limits = one.body().limits();
             boolean isFit = !limits.contains(Restriction.Kind.NO_THROWS_TAKEN)
                     && one.body().falls().contains("side-fall");
-            unthrown += isFit || limits.contains(Restriction.Kind.HEAD_KNOCK) ? 0 : 1;
+            boolean isOut = limits.contains(Restriction.Kind.HEAD_KNOCK) || limits.contains(Restriction.Kind.NO_THROWS);
+            unthrown += isFit || isOut ? 0 : 1;
+            arm += limits.contains(Restriction.Kind.NO_ARM_LOCKS) ? 1 : 0;
             neck += limits.contains(Restriction.Kind.NO_NECK) ? 1 : 0;
             if (subject.equals("arm-lock") || subject.equals("turn-choke")) {
                 assertThat(one.body().age()).isGreaterThanOrEqualTo(13);
@@ -378,6 +381,9 @@ class TonightTest {
         }
         if (subject.equals("turn-choke")) {
             assertThat(4 * neck).isLessThanOrEqualTo(here.size());
+        }
+        if (subject.equals("arm-lock")) {
+            assertThat(4 * arm).isLessThanOrEqualTo(here.size());
         }
         if (subject.equals("pass") && line.isNew()) {
             long shown =

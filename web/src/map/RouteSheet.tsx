@@ -72,12 +72,13 @@ export function RouteSheet(props: Props) {
 
 /** The routes side by side: a column for each, the chosen one drawn on the hill. */
 function RouteTable({ map, found, chosen, rankName, onChoose }: Props & { found: RouteView[] }) {
-  const legOf = (view: RouteView, link: string | null) => view.route.legs.find((leg) => leg.link === link);
+  const legOf = (view: RouteView, link: string | null) =>
+    link === null ? undefined : view.route.legs.find((leg) => leg.link === link);
   const line = (title: string, cell: (view: RouteView) => ReactNode) => (
     <tr>
       <th scope="row">{title}</th>
       {found.map((view, i) => (
-        <td key={view.route.legs.map((l) => l.link).join(' ')} data-chosen={i === chosen}>
+        <td key={keyOf(view)} data-chosen={i === chosen}>
           {cell(view)}
         </td>
       ))}
@@ -91,7 +92,7 @@ function RouteTable({ map, found, chosen, rankName, onChoose }: Props & { found:
             <span className="unseen">Route</span>
           </th>
           {found.map((view, i) => (
-            <th key={view.route.legs.map((l) => l.link).join(' ')} scope="col" data-chosen={i === chosen}>
+            <th key={keyOf(view)} scope="col" data-chosen={i === chosen}>
               <button
                 type="button"
                 aria-pressed={i === chosen}
@@ -108,7 +109,7 @@ function RouteTable({ map, found, chosen, rankName, onChoose }: Props & { found:
         {line('chance', (v) => (
           <strong>{percent(v.route.chance)}</strong>
         ))}
-        {line('links', (v) => v.route.legs.length)}
+        {line('links', (v) => v.route.legs.filter((leg) => leg.link !== null).length)}
         {line('weakest', (v) => percent(legOf(v, v.route.weakest)?.chance ?? 0))}
         {line('failing costs', (v) => {
           const costs = legOf(v, v.route.costliest);
@@ -135,7 +136,9 @@ function RouteTable({ map, found, chosen, rankName, onChoose }: Props & { found:
   );
 }
 
-const name = (map: MapIndex, link: string) => map.technique.get(map.link.get(link)?.technique ?? '')?.name;
+const keyOf = ({ route }: RouteView) => route.legs.map((leg) => `${leg.link} ${leg.reaction}`).join(' ');
+
+const name = (map: MapIndex, link: string | null) => map.technique.get(map.link.get(link ?? '')?.technique ?? '')?.name;
 
 /** The chosen route, link by link. */
 function RouteCard({ map, view, onTechnique }: Props & { view: RouteView }) {
@@ -145,28 +148,30 @@ function RouteCard({ map, view, onTechnique }: Props & { view: RouteView }) {
     <section className={routes.card} aria-label="The chosen route">
       <ol className={routes.legs}>
         {legs.map((leg, i) => {
-          const technique = map.technique.get(map.link.get(leg.link)?.technique ?? '');
+          const technique = map.technique.get(map.link.get(leg.link ?? '')?.technique ?? '');
           const reaction = leg.reaction ? map.reaction.get(leg.reaction) : undefined;
           return (
             <li key={`${leg.link} ${leg.reaction}`} value={i + 1}>
               {technique && <Glyph family={technique.family} group={technique.group} />}
               <span>
-                <button
-                  type="button"
-                  className="plain"
-                  onClick={() => technique && onTechnique(technique.id)}
-                >
-                  {technique?.name}
-                </button>{' '}
-                {reaction ? (
-                  <span className="quiet">tried; {reaction.text}</span>
+                {technique ? (
+                  <>
+                    <button type="button" className="plain" onClick={() => onTechnique(technique.id)}>
+                      {technique.name}
+                    </button>{' '}
+                    {reaction ? (
+                      <span className="quiet">tried; {reaction.text}</span>
+                    ) : (
+                      <span className="quiet">→ {map.position.get(leg.to)?.name ?? 'tap'}</span>
+                    )}
+                  </>
                 ) : (
-                  <span className="quiet">→ {map.position.get(leg.to)?.name ?? 'tap'}</span>
+                  <span className="quiet">when {reaction?.text}</span>
                 )}
-                {leg.link === weakest && legs.length > 1 && (
+                {leg.link !== null && leg.link === weakest && legs.length > 1 && (
                   <span className={routes.weakest}> weakest link</span>
                 )}
-                {leg.link === costliest && (
+                {leg.link !== null && leg.link === costliest && (
                   <span className="quiet">
                     {' '}
                     stopped, it leaves me at {map.position.get(leg.stopped)?.name}

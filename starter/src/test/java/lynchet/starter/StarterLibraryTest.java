@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lynchet.core.card.Alias;
 import lynchet.core.card.Family;
@@ -35,6 +36,7 @@ import lynchet.core.walk.Finding;
 import lynchet.core.walk.Knowledge;
 import lynchet.core.walk.MoveGraph;
 import lynchet.core.walk.Reach;
+import lynchet.core.walk.Routes;
 import lynchet.core.words.Word;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -222,6 +224,37 @@ class StarterLibraryTest {
                 .filteredOn(position -> !reach.reached(position.id()))
                 .extracting(Position::id)
                 .isEmpty();
+    }
+
+    /** What they do is answered in the next leg, and no route comes back to where it was. */
+    @Test
+    void noRouteHasALegThatGoesNowhere() {
+        MoveGraph graph = MoveGraph.from(MAP, List.of("standing-apart"));
+        Set<String> everything = MAP.techniques().stream().map(Technique::id).collect(Collectors.toSet());
+        Knowledge all = Knowledge.sameLevel(graph, everything);
+        RoundEvidence usual = RoundEvidence.withoutRounds(MAP);
+        int answered = 0;
+        for (Position from : MAP.positions()) {
+            for (Routes.Route route : Routes.find(graph, all, usual, from.id(), null, 2, 10)) {
+                List<Routes.Leg> legs = route.legs();
+                for (int n = 0; n < legs.size(); n++) {
+                    String drawn = n == 0 ? null : legs.get(n - 1).reaction();
+                    String when = legs.get(n).link() == null
+                            ? null
+                            : MAP.link(legs.get(n).link()).orElseThrow().when();
+                    assertThat(when).as("%s: %s", from.id(), legs).isEqualTo(drawn);
+                    answered += drawn == null ? 0 : 1;
+                }
+                List<String> stood = legs.stream().map(Routes.Leg::from).toList();
+                assertThat(stood.stream().distinct().count())
+                        .as("%s: %s", from.id(), stood)
+                        .isEqualTo(1
+                                + IntStream.range(1, stood.size())
+                                        .filter(n -> !stood.get(n).equals(stood.get(n - 1)))
+                                        .count());
+            }
+        }
+        assertThat(answered).as("routes over what they do").isGreaterThan(40);
     }
 
     /** An answer is the same technique from the same place, so what it needs is the same, or the reaction makes it. */

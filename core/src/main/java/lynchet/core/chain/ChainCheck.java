@@ -10,6 +10,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
 import lynchet.core.card.Jacket;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
@@ -40,6 +42,7 @@ public final class ChainCheck {
     private final List<ChainFinding> findings = new ArrayList<>();
     private final List<ChainReport.StepAt> steps = new ArrayList<>();
     private final Set<String> techniques = new TreeSet<>();
+    private final List<Ruleset> rulesets;
     /** Expected points by ruleset; those that do not allow all of it are taken out. */
     private final Map<String, Double> points = new TreeMap<>();
 
@@ -57,11 +60,35 @@ public final class ChainCheck {
         private static final Ends FINISHED = new Ends(1, 1);
     }
 
+    /**
+     * How likely a step is reached, 0 to 1.
+     *
+     * @param here going on also after what would end the bout: the chain is drilled to its end
+     * @param under in a bout under each of the map's rulesets
+     */
+    private record Reached(double here, double[] under) {
+
+        private static final Reached NEVER = new Reached(0, new double[0]);
+
+        Reached by(double share, IntToDoubleFunction shareUnder) {
+            return new Reached(
+                    here * share,
+                    IntStream.range(0, under.length)
+                            .mapToDouble(n -> under[n] * shareUnder.applyAsDouble(n))
+                            .toArray());
+        }
+    }
+
     private ChainCheck(GrapplingMap map, Ruleset ruleset, Evidence evidence) {
         this.map = map;
         this.ruleset = ruleset;
         this.evidence = evidence;
-        map.data().rulesets().forEach(each -> points.put(each.id(), 0.0));
+        rulesets = map.data().rulesets();
+        rulesets.forEach(each -> points.put(each.id(), 0.0));
+    }
+
+    private Reached surely() {
+        return new Reached(1, rulesets.stream().mapToDouble(each -> 1).toArray());
     }
 
     /**
@@ -73,7 +100,9 @@ public final class ChainCheck {
     public static ChainReport check(
             GrapplingMap map, Chain chain, @Nullable Ruleset ruleset, Evidence evidence, Collection<Chain> others) {
         ChainCheck check = new ChainCheck(map, ruleset, evidence);
-        Ends ends = chain.first() == null ? Ends.NONE : check.step(chain.first(), "1", chain.start(), null, 1, 1);
+        Ends ends = chain.first() == null
+                ? Ends.NONE
+                : check.step(chain.first(), "1", chain.start(), null, check.surely(), 1);
         check.wholeChain();
         return new ChainReport(
                 check.depth,
@@ -90,7 +119,7 @@ public final class ChainCheck {
                 List.copyOf(check.findings));
     }
 
-    private Ends step(ChainStep step, String label, String expected, Reaction through, double reached, int deep) {
+    private Ends step(ChainStep step, String label, String expected, Reaction through, Reached along, int deep) {
         depth = Math.max(depth, deep);
         Optional<Link> known = map.link(step.link());
         if (known.isEmpty()) {
@@ -107,8 +136,10 @@ public final class ChainCheck {
         Link link = known.get();
         Technique technique = map.technique(link.technique()).orElseThrow();
         boolean firstTime = techniques.add(technique.id());
+        boolean joins = joins(link, expected, through);
+        Reached reached = joins ? along : Reached.NEVER;
         steps.add(new ChainReport.StepAt(
-                label, link.id(), through == null ? null : through.id(), link.from(), link.to(), reached));
+                label, link.id(), through == null ? null : through.id(), link.from(), link.to(), reached.here()));
         join(link, technique, label, expected, through);
         legality(link, technique, label);
         if (link.retired() || technique.retired()) {
@@ -131,13 +162,19 @@ public final class ChainCheck {
             weakestChance = works;
         }
         List<Reaction> reactions = map.reactionsToLink(link.id());
-        openEnds(step, link, technique, label, reactions, reached);
+        openEnds(step, link, technique, label, reactions, reached.here());
 
         StepShares shares = new StepShares(map, evidence, step, link);
-        trying(link, reached * shares.tried());
-        Ends onMainLine = mainLine(step, label, link, reached * shares.mainLine(), deep);
-        double finish = shares.mainLine() * onMainLine.finish();
-        double settle = shares.mainLine() * onMainLine.settle();
+        trying(link, reached.by(shares.tried(), n -> shares.tried()));
+        boolean ends = endsTheBout(link, ruleset);
+        Ends onMainLine = mainLine(
+                step,
+                label,
+                link,
+                reached.by(shares.worked(false), n -> over(link, n) ? 0 : shares.worked(false)),
+                deep);
+        double finish = shares.worked(ends) * onMainLine.finish();
+        double settle = shares.worked(ends) * onMainLine.settle();
         Set<String> taken = new HashSet<>();
         char letter = 'a';
         for (Turn turn : step.turnOffs()) {
@@ -176,25 +213,32 @@ public final class ChainCheck {
                         0,
                         "Step " + turnLabel + ": that reaction has a turn-off already.");
             }
-            double byReaction = belongs && isFirst ? shares.of(reaction) : 0;
-            Ends ends = step(
+            boolean counts = belongs && isFirst;
+            Ends atReaction = step(
                     turn.step(),
                     turnLabel,
                     belongs ? reaction.leaves() : null,
                     belongs ? reaction : null,
-                    reached * byReaction,
+                    counts
+                            ? reached.by(shares.of(reaction, false), n -> shares.of(reaction, over(link, n)))
+                            : Reached.NEVER,
                     deep + 1);
-            finish += byReaction * ends.finish();
-            settle += byReaction * ends.settle();
+            double share = counts ? shares.of(reaction, ends) : 0;
+            finish += share * atReaction.finish();
+            settle += share * atReaction.settle();
         }
-        return new Ends(finish, settle);
+        return joins ? new Ends(finish, settle) : Ends.NONE;
+    }
+
+    private boolean over(Link link, int underRuleset) {
+        return endsTheBout(link, rulesets.get(underRuleset));
     }
 
     /** How it ends once the link has worked: at once, here, or further on. */
-    private Ends mainLine(ChainStep step, String label, Link link, double reached, int deep) {
+    private Ends mainLine(ChainStep step, String label, Link link, Reached reached, int deep) {
         ChainStep next = step.mainLine();
         Ends further = next == null ? Ends.NONE : step(next, after(label), link.to(), null, reached, deep + 1);
-        if (endsTheBout(link)) {
+        if (endsTheBout(link, ruleset)) {
             return Ends.FINISHED;
         }
         if (next != null) {
@@ -206,12 +250,12 @@ public final class ChainCheck {
     }
 
     /** A tap, or a clean throw where the ruleset says so; what the chain shows after that is for when it is not clean. */
-    private boolean endsTheBout(Link link) {
-        if (link.endsInTap() || ruleset == null) {
+    private boolean endsTheBout(Link link, @Nullable Ruleset under) {
+        if (link.endsInTap() || under == null) {
             return link.endsInTap();
         }
         Technique technique = map.technique(link.technique()).orElseThrow();
-        return ruleset.score(
+        return under.score(
                         technique.family(),
                         NetPoints.landing(map, link.from()),
                         NetPoints.landing(map, link.to()),
@@ -219,12 +263,14 @@ public final class ChainCheck {
                 .ends();
     }
 
-    /** Adds what a try is worth under each ruleset that allows it. */
-    private void trying(Link link, double chance) {
+    /** Adds what a try is worth under each ruleset that allows it; a bout that is over pays nothing. */
+    private void trying(Link link, Reached tried) {
         Technique technique = map.technique(link.technique()).orElseThrow();
-        for (Ruleset each : map.data().rulesets()) {
+        for (int n = 0; n < rulesets.size(); n++) {
+            Ruleset each = rulesets.get(n);
+            double chance = tried.under().length == 0 ? 0 : tried.under()[n];
             if (each.allows(technique)) {
-                points.computeIfPresent(each.id(), (id, so) -> so + chance * NetPoints.of(map, each, evidence, link));
+                points.computeIfPresent(each.id(), (id, sum) -> sum + chance * NetPoints.of(map, each, evidence, link));
             } else {
                 points.remove(each.id());
             }
@@ -252,6 +298,24 @@ public final class ChainCheck {
         }
         int number = end == label.length() ? 1 : Integer.parseInt(label.substring(end));
         return label.substring(0, end) + (number + 1);
+    }
+
+    /** Whether a link starts where its line has come to, through the reaction that it answers. */
+    private static boolean joins(Link link, String expected, Reaction through) {
+        return (expected == null || expected.equals(link.from()))
+                && (!link.answersReaction() || through != null && link.when().equals(through.id()));
+    }
+
+    /** Whether a turn-off answers something: its step can be done, and starts where the reaction leaves. */
+    private boolean answers(Turn turn, Link tried) {
+        Reaction reaction = map.reaction(turn.reaction()).orElse(null);
+        Link link = map.link(turn.step().link()).orElse(null);
+        return reaction != null
+                && link != null
+                && StepShares.belongs(reaction, tried)
+                && !link.retired()
+                && !map.technique(link.technique()).orElseThrow().retired()
+                && joins(link, reaction.leaves(), reaction);
     }
 
     private void join(Link link, Technique technique, String label, String expected, Reaction through) {
@@ -306,7 +370,7 @@ public final class ChainCheck {
     private void openEnds(
             ChainStep step, Link link, Technique technique, String label, List<Reaction> reactions, double reached) {
         Set<String> answered = new HashSet<>();
-        step.turnOffs().forEach(turn -> answered.add(turn.reaction()));
+        step.turnOffs().stream().filter(turn -> answers(turn, link)).forEach(turn -> answered.add(turn.reaction()));
         double named = 0;
         double met = 0;
         for (Reaction reaction : reactions) {

@@ -56,14 +56,19 @@ final class StepShares {
         return tried;
     }
 
-    double mainLine() {
-        return tried * works * undisturbed;
+    /**
+     * It works, and the main line goes on or the bout is over.
+     *
+     * @param ends whether the bout is over when it works: then nobody does anything where it leads
+     */
+    double worked(boolean ends) {
+        return tried * works * (ends ? 1 : undisturbed);
     }
 
-    double of(Reaction reaction) {
+    double of(Reaction reaction, boolean ends) {
         double share = evidence.share(reaction);
         if (isAfter(reaction)) {
-            return tried * works * share;
+            return ends ? 0 : tried * works * share;
         }
         return isBefore(reaction) ? share : tried * (1 - works) * share;
     }

@@ -16,8 +16,12 @@ import org.jspecify.annotations.Nullable;
  */
 public record Fading(int sessions, LocalDate last, double halfLife) {
 
-    private static final double FIRST = 7;
-    private static final double LONGEST = 365;
+    /** The half-life after the first session, in days; there is no shorter one. */
+    public static final double FIRST = 7;
+
+    /** The longest half-life, in days. */
+    public static final double LONGEST = 365;
+
     private static final double RELEARN_BELOW = 0.25;
     /** Effective sessions on different days after which something is drilled. */
     public static final int DRILLED_AFTER = 3;
@@ -51,12 +55,20 @@ public record Fading(int sessions, LocalDate last, double halfLife) {
     }
 
     private double stretched(PracticeDay day) {
-        double recall = recallOn(day.day());
-        if (recall < RELEARN_BELOW) {
-            return Math.max(FIRST, halfLife / 2);
-        }
-        double quality = 1 - 0.25 * day.faultShare();
-        return Math.min(LONGEST, halfLife * (1 + 1.6 * (1 - recall) * quality));
+        return halfLifeAfter(halfLife, recallOn(day.day()), 1 - 0.25 * day.faultShare());
+    }
+
+    /**
+     * The half-life after one more session, in days.
+     *
+     * @param halfLife before it, in days
+     * @param recall on the day of the session, 0 to 1
+     * @param quality of the session, 0.75 to 1
+     */
+    public static double halfLifeAfter(double halfLife, double recall, double quality) {
+        return recall < RELEARN_BELOW
+                ? Math.max(FIRST, halfLife / 2)
+                : Math.min(LONGEST, halfLife * (1 + 1.6 * (1 - recall) * quality));
     }
 
     /** The first day on which it is rusty, unless it is practised again before. */
@@ -70,7 +82,12 @@ public record Fading(int sessions, LocalDate last, double halfLife) {
 
     /** Recall on a day, 0 to 1: 2^(−Δ/h). */
     public double recallOn(LocalDate day) {
-        return Math.pow(2, -Math.max(0, ChronoUnit.DAYS.between(last, day)) / halfLife);
+        return recall(ChronoUnit.DAYS.between(last, day), halfLife);
+    }
+
+    /** Recall after some days, 0 to 1: 2^(−Δ/h); on the day itself and before it 1. */
+    public static double recall(long days, double halfLife) {
+        return days <= 0 ? 1 : Math.pow(2, -days / halfLife);
     }
 
     public State stateOn(LocalDate day) {

@@ -174,6 +174,14 @@ public final class MoveGraph {
         return made.positions.get(positionOf[state]);
     }
 
+    /** The id of the reaction of theirs that I may answer in a state; null where nothing of theirs is pending. */
+    public @Nullable String pending(int state) {
+        int reaction = state - made.positions.size();
+        return reaction < 0 || reaction >= made.reactions.size()
+                ? null
+                : made.reactions.get(reaction).id();
+    }
+
     /** Every move of a state, in order. */
     public void forEachMove(int state, IntConsumer visitor) {
         for (int move = firstMove[state]; move < firstMove[state + 1]; move++) {

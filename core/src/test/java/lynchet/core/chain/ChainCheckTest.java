@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.LongStream;
 import lynchet.core.card.Family;
 import lynchet.core.card.Hazard;
 import lynchet.core.card.Jacket;
@@ -134,6 +135,79 @@ class ChainCheckTest {
         ChainReport report = check(step(
                 "sweep", new Turn(null, step("arm")), new Turn("post", step("lock")), new Turn("drive", step("back"))));
         assertThat(report.answeredShare()).isCloseTo(1 / 1.35, within(1e-12));
+    }
+
+    /** The drive is answered by a link that starts elsewhere, by one that is not there, by one that is retired. */
+    @Test
+    void whatDoesNotJoinAnswersNothing() {
+        tiny.answer("back", "drive", "guard", "wrist-lock", Link.TAP);
+        ChainStep sound = step("sweep", new Turn("post", step("lock")), new Turn("drive", step("back")));
+        assertThat(check(sound).answeredShare()).isEqualTo(1);
+        for (String broken : List.of("arm", "no-such-link", "lock")) {
+            ChainReport report = check(step("sweep", new Turn("post", step("lock")), new Turn("drive", step(broken))));
+            assertThat(report.answeredShare()).as(broken).isEqualTo(0.5);
+            assertThat(report.findings())
+                    .filteredOn(f -> f.code() == ChainFinding.Code.OPEN_END)
+                    .extracting(ChainFinding::reaction)
+                    .containsExactly("drive");
+        }
+        tiny.links.replaceAll(link -> link.id().equals("back") ? link.asRetired() : link);
+        assertThat(check(sound).answeredShare()).as("retired").isEqualTo(0.5);
+        assertThat(check(step("arm")).chanceToFinish())
+                .as("it starts elsewhere")
+                .isZero();
+    }
+
+    /**
+     * Under one ruleset the throw ends the bout and the step after it, which pays 2, is never in it; under the other it is
+     * there at 0.4 and works at 0.4: 0.32, beside 4 for the throw.
+     */
+    @Test
+    void nothingIsPaidAfterTheBoutIsOver() {
+        tiny.add(TinyMap.card("hip-throw", Family.THROW, 3, List.of(), List.of()))
+                .add(TinyMap.card("step-over", Family.SWEEP, 1, List.of(), List.of()))
+                .pair("hold", Stage.LEGS_CLEARED, 2)
+                .link("throw", "guard", "hip-throw", "hold")
+                .link("on", "hold", "step-over", "mount");
+        tiny.rulesets.add(scoring("ends", true, 0, List.of()));
+        tiny.rulesets.add(scoring("pays", false, 4, List.of()));
+        ChainReport report =
+                check(chain(step("throw", new Turn(null, step("on")))), null, Told.of(tiny.map(), link -> 0.4));
+        assertThat(report.netPoints().get("ends")).isZero();
+        assertThat(report.netPoints().get("pays")).isCloseTo(0.4 * 4 + 0.16 * 2, within(1e-12));
+    }
+
+    /** Nobody named what happens when it fails; the link says that it leaves me where they are paid 3: 0.8 − 0.6 · 3. */
+    @Test
+    void failingWithoutANamedReactionCostsWhatItLeaves() {
+        TinyMap bare = new TinyMap()
+                .pair("guard", Stage.LEGS_BETWEEN, 0.5)
+                .pair("mount", Stage.LEGS_CLEARED, 2.5)
+                .add(TinyMap.card("hip-bump", Family.SWEEP, 1, List.of(), List.of()))
+                .link("sweep", "guard", "hip-bump", "mount");
+        bare.links.set(
+                0,
+                new Link("sweep", "guard", "hip-bump", null, null, null, null, "mount", null, "mount-x", null, false));
+        bare.rulesets.add(new Ruleset(
+                "r",
+                "R",
+                null,
+                null,
+                null,
+                null,
+                List.of(new Ruleset.Points(Family.SWEEP, null, 2, null)),
+                false,
+                0,
+                null,
+                null,
+                5,
+                null,
+                false,
+                0,
+                List.of(new Ruleset.Paid(List.of("mount"), 3))));
+        ChainReport report =
+                ChainCheck.check(bare.map(), chain(step("sweep")), null, Told.of(bare.map(), link -> 0.4), List.of());
+        assertThat(report.netPoints().get("r")).isCloseTo(0.4 * 5 - 0.6 * 3, within(1e-12));
     }
 
     @Test
@@ -356,9 +430,13 @@ class ChainCheckTest {
         assertThat(report.chanceToFinish()).isCloseTo(0.35 * 0.35, within(1e-12));
     }
 
-    /** Against every outcome of a chain, followed from its start to its end; 300 chains that may be quite wrong. */
+    static LongStream fiveHundredSeeds() {
+        return LongStream.rangeClosed(1, 500);
+    }
+
+    /** Against every outcome of a chain, followed from its start to its end; 500 chains that may be quite wrong. */
     @ParameterizedTest
-    @MethodSource("lynchet.core.map.TinyMap#threeHundredSeeds")
+    @MethodSource("fiveHundredSeeds")
     void chancesAreThoseOfFollowingEveryOutcome(long seed) {
         TinyMap made = TinyMap.randomWithRules(seed);
         GrapplingMap map = made.map();
@@ -366,12 +444,15 @@ class ChainCheckTest {
         Evidence evidence = RandomRounds.evidence(map, seed);
         Chain chain = SlowChain.random(map, seed);
         SlowChain slow = new SlowChain(map, ruleset, evidence);
-        slow.follow(chain.first(), 1);
+        slow.follow(chain);
         ChainReport report = ChainCheck.check(map, chain, ruleset, evidence, List.of());
         assertThat(slow.everything).as("all outcomes").isCloseTo(1, within(1e-9));
         assertThat(report.chanceToFinish()).isBetween(0.0, 1.0).isCloseTo(slow.finished, within(1e-9));
         assertThat(report.chanceToSettle()).isBetween(0.0, 1.0).isCloseTo(slow.settled, within(1e-9));
         assertThat(report.answeredShare()).isBetween(0.0, 1.0);
+        SlowChain paying = new SlowChain(map, map.ruleset("r").orElseThrow(), evidence);
+        paying.follow(chain);
+        report.netPoints().forEach((under, points) -> assertThat(points).isCloseTo(paying.points, within(1e-9)));
         assertThat(report.steps()).extracting(ChainReport.StepAt::reached).allMatch(r -> r >= 0 && r <= 1 + 1e-12);
     }
 

@@ -22,6 +22,8 @@ final class SlowChain {
     double finished;
     double settled;
     double everything;
+    /** What all of it pays me less them, in a bout that ends where the ruleset ends it. */
+    double points;
 
     SlowChain(GrapplingMap map, Ruleset ruleset, Evidence evidence) {
         this.map = map;
@@ -33,13 +35,16 @@ final class SlowChain {
     static Chain random(GrapplingMap map, long seed) {
         Random random = new Random(seed * 7);
         ChainStep first = step(map, "s", random, 3);
-        String start = map.link(first.link()).orElseThrow().from();
+        String start = random.nextInt(8) == 0
+                ? "s"
+                : map.link(first.link()).orElseThrow().from();
         return new Chain("c", "C", null, null, start, first, false);
     }
 
     private static ChainStep step(GrapplingMap map, String at, Random random, int deep) {
+        boolean isBroken = random.nextInt(6) == 0;
         List<Link> here = map.links().stream()
-                .filter(link -> link.from().equals(at) && !link.answersReaction())
+                .filter(link -> isBroken || link.from().equals(at) && !link.answersReaction())
                 .toList();
         Link link = TinyMap.pick(here.isEmpty() ? List.copyOf(map.links()) : here, random);
         List<Turn> next = new ArrayList<>();
@@ -57,8 +62,18 @@ final class SlowChain {
         return new ChainStep(link.id(), next);
     }
 
-    void follow(ChainStep step, double here) {
+    void follow(Chain chain) {
+        follow(chain.first(), 1, chain.start(), null);
+    }
+
+    private void follow(ChainStep step, double here, String at, Reaction through) {
         Link link = map.link(step.link()).orElseThrow();
+        boolean isThere = link.from().equals(at)
+                && (link.when() == null || through != null && link.when().equals(through.id()));
+        if (!isThere) {
+            everything += here;
+            return;
+        }
         Set<String> turned = new HashSet<>();
         double left = here;
         for (Turn turn : step.turnOffs()) {
@@ -66,16 +81,17 @@ final class SlowChain {
             if (link.from().equals(reaction.position())
                     && !link.to().equals(reaction.position())
                     && turned.add(reaction.id())) {
-                follow(turn.step(), here * evidence.share(reaction));
+                follow(turn.step(), here * evidence.share(reaction), reaction.leaves(), reaction);
                 left -= here * evidence.share(reaction);
             }
         }
         double works = left * evidence.chance(link);
         double fails = left - works;
+        pay(link, works, fails);
         for (Turn turn : step.turnOffs()) {
             Reaction reaction = map.reaction(turn.reaction()).orElseThrow();
             if (link.id().equals(reaction.link()) && turned.add(reaction.id())) {
-                follow(turn.step(), fails * evidence.share(reaction));
+                follow(turn.step(), fails * evidence.share(reaction), reaction.leaves(), reaction);
                 everything -= fails * evidence.share(reaction);
             }
         }
@@ -83,22 +99,53 @@ final class SlowChain {
         double on = works;
         for (Turn turn : step.turnOffs()) {
             Reaction reaction = map.reaction(turn.reaction()).orElseThrow();
-            if (link.to().equals(reaction.position()) && turned.add(reaction.id())) {
-                follow(turn.step(), works * evidence.share(reaction));
+            if (!isOver(link) && link.to().equals(reaction.position()) && turned.add(reaction.id())) {
+                follow(turn.step(), works * evidence.share(reaction), reaction.leaves(), reaction);
                 on -= works * evidence.share(reaction);
             }
         }
         worked(step, link, on);
     }
 
+    private void pay(Link link, double works, double fails) {
+        if (ruleset == null) {
+            return;
+        }
+        if (!link.endsInTap()) {
+            Ruleset.Score score = ruleset.score(
+                    map.technique(link.technique()).orElseThrow().family(),
+                    new Ruleset.Landing(link.from(), map.stageOf(link.from())),
+                    new Ruleset.Landing(link.to(), map.stageOf(link.to())),
+                    true);
+            points += works * score.points();
+        }
+        if (link.ifStopped() != null) {
+            points -= fails * evidence.none(link) * paid(link.from(), link.ifStopped());
+        }
+        for (Reaction reaction : map.reactions()) {
+            if (!reaction.retired() && link.id().equals(reaction.link())) {
+                points -= fails * evidence.share(reaction) * paid(link.from(), reaction.leaves());
+            }
+        }
+    }
+
+    private int paid(String from, String leaves) {
+        return ruleset.paidFor(
+                map.counterpart(from).id(), map.counterpart(leaves).id());
+    }
+
+    private boolean isOver(Link link) {
+        return link.endsInTap()
+                || ruleset != null
+                        && ruleset.fullThrowEnds()
+                        && map.technique(link.technique()).orElseThrow().family() == Family.THROW;
+    }
+
     private void worked(ChainStep step, Link link, double chance) {
-        boolean thrown = ruleset != null
-                && ruleset.fullThrowEnds()
-                && map.technique(link.technique()).orElseThrow().family() == Family.THROW;
-        if (link.endsInTap() || thrown) {
+        if (isOver(link)) {
             end(chance, 1, 1);
         } else if (step.mainLine() != null) {
-            follow(step.mainLine(), chance);
+            follow(step.mainLine(), chance, link.to(), null);
         } else {
             boolean held = ruleset != null
                     && ruleset.pins().stream()

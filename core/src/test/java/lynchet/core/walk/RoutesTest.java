@@ -114,6 +114,44 @@ class RoutesTest {
         });
     }
 
+    /** They stiff-arm, I stand where I stood and do something else: that is two tries, not a way. */
+    @Test
+    void aTryThatFailsOnTheSpotIsNoPartOfAWay() {
+        TinyMap tiny = new TinyMap()
+                .pair("h", Stage.LEGS_CLEARED, 2)
+                .pair("g", Stage.LEGS_BETWEEN, 0.5)
+                .link("lift", "s", "t1", "g")
+                .reaction("stiff", "lift", "s")
+                .link("nudge", "s", "t2", "h");
+        assertThat(routes(tiny, Map.of(), "h", 1, 5))
+                .extracting(RoutesTest::links)
+                .containsExactly(List.of("nudge"));
+        assertThat(routes(tiny, Map.of(), "h", 2, 5)).isEmpty();
+        tiny.link("g-back", "g", "t3", "s");
+        assertThat(routes(tiny, Map.of(), "h", 2, 5))
+                .as("nor is going away and coming back")
+                .isEmpty();
+    }
+
+    /** They lean in at s with a share of a half; the answer works with 0.5: 0.25, and the reaction is a leg without a link. */
+    @Test
+    void whatTheyDoAtAPositionIsAWayToo() {
+        TinyMap tiny = new TinyMap()
+                .pair("h", Stage.LEGS_CLEARED, 2)
+                .reactionAt("lean", "s", "s")
+                .answer("pull", "lean", "s", "t1", "h");
+        assertThat(routes(tiny, Map.of("pull", 0.5), "h", 5)).singleElement().satisfies(route -> {
+            assertThat(route.legs()).extracting(Leg::link).containsExactly(null, "pull");
+            assertThat(route.legs()).extracting(Leg::reaction).containsExactly("lean", null);
+            assertThat(route.chance()).isCloseTo(0.25, within(1e-9));
+            assertThat(route.weakest()).isEqualTo("pull");
+        });
+        tiny.reactionAt("carry", "s", "h");
+        assertThat(routes(tiny, Map.of(), "h", 5))
+                .as("where nobody tries anything there is no way of mine")
+                .hasSize(1);
+    }
+
     @Test
     void whereThereIsNoWayThereIsNone() {
         assertThat(routes(twoWays(), Map.of(), "s", 5)).isEmpty();

@@ -31,19 +31,20 @@ final class SlowRoutes {
         goal = to;
         found = new ArrayList<>();
         if (!from.equals(to)) {
-            walk(from, null, 1, 0, Set.of(from));
+            walk(from, null, 1, 0, Set.of(), Set.of(from));
         }
         return found;
     }
 
-    private void walk(String at, Reaction open, double chance, int legs, Set<String> been) {
-        if (legs == 8) {
-            return;
-        }
+    /**
+     * @param left positions that were left, which are not come back to
+     * @param here what was stood in here: the position itself, or a reaction that left me in it
+     */
+    private void walk(String at, Reaction open, double chance, int links, Set<String> left, Set<String> here) {
         for (Link link : map.links()) {
             boolean mayDo = link.from().equals(at)
-                    && (link.when() == null || open != null && link.when().equals(open.id()));
-            if (!mayDo || link.retired() || !allowed(link)) {
+                    && (open == null ? link.when() == null : open.id().equals(link.when()));
+            if (!mayDo || links == 8 || link.retired() || !allowed(link)) {
                 continue;
             }
             double works = evidence.chance(link);
@@ -51,25 +52,47 @@ final class SlowRoutes {
                 found.add(chance * works);
             }
             if (!link.endsInTap()) {
-                go(link.to(), null, chance * works, legs, been);
+                go(at, link.to(), null, chance * works, links + 1, left, here);
             }
             for (Reaction reaction : map.reactions()) {
-                if (!reaction.retired() && link.id().equals(reaction.link())) {
-                    go(reaction.leaves(), reaction, chance * (1 - works) * evidence.share(reaction), legs, been);
+                if (link.id().equals(reaction.link()) && happens(reaction)) {
+                    double shown = chance * (1 - works) * evidence.share(reaction);
+                    go(at, reaction.leaves(), reaction, shown, links + 1, left, here);
                 }
+            }
+        }
+        for (Reaction reaction : map.reactions()) {
+            if (open == null && at.equals(reaction.position()) && happens(reaction)) {
+                go(at, reaction.leaves(), reaction, chance * evidence.share(reaction), links, left, here);
             }
         }
     }
 
-    private void go(String to, Reaction open, double chance, int legs, Set<String> been) {
+    private void go(String at, String to, Reaction open, double chance, int links, Set<String> left, Set<String> here) {
         String state = open == null ? to : to + " after " + open.id();
         if (to.equals(goal)) {
-            found.add(chance);
-        } else if (!been.contains(state)) {
-            Set<String> further = new HashSet<>(been);
-            further.add(state);
-            walk(to, open, chance, legs + 1, further);
+            if (links > 0) {
+                found.add(chance);
+            }
+        } else if (to.equals(at) && !here.contains(state)) {
+            walk(to, open, chance, links, left, with(here, state));
+        } else if (!to.equals(at) && !left.contains(to)) {
+            walk(to, open, chance, links, with(left, at), Set.of(state));
         }
+    }
+
+    private static Set<String> with(Set<String> some, String another) {
+        Set<String> more = new HashSet<>(some);
+        more.add(another);
+        return more;
+    }
+
+    private boolean happens(Reaction reaction) {
+        if (reaction.retired() || reaction.attack() == null) {
+            return !reaction.retired();
+        }
+        Link attack = map.link(reaction.attack()).orElseThrow();
+        return !attack.retired() && allowed(attack);
     }
 
     private boolean allowed(Link link) {

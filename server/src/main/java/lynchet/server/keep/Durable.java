@@ -33,7 +33,7 @@ public class Durable {
         T result;
         whole.readLock().lock();
         try {
-            result = twice(transaction);
+            result = retryOnce(transaction);
         } finally {
             whole.readLock().unlock();
         }
@@ -41,7 +41,7 @@ public class Durable {
     }
 
     /** Two devices may send the same thing in the same moment: the second look finds what the first one kept. */
-    private static <T> T twice(Supplier<T> transaction) {
+    private static <T> T retryOnce(Supplier<T> transaction) {
         try {
             return transaction.get();
         } catch (DataIntegrityViolationException | ConcurrencyFailureException | PersistenceException overtaken) {
@@ -62,6 +62,14 @@ public class Durable {
             whole.writeLock().unlock();
         }
         return synced(result);
+    }
+
+    /**
+     * How many writes there were. What was read while this stood at a number is still what the club is told as long as it
+     * stands there: a write that is not counted yet has not been acknowledged.
+     */
+    public long writes() {
+        return committed.get();
     }
 
     private <T> T synced(T result) {

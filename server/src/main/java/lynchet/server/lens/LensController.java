@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lynchet.core.card.Jacket;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
@@ -171,17 +172,24 @@ class LensController {
     private static List<String> illegalIn(Routes.Route route, GrapplingMap map) {
         return map.data().rulesets().stream()
                 .filter(ruleset -> route.legs().stream()
-                        .map(leg -> map.link(leg.link()).orElseThrow().technique())
+                        .flatMap(leg -> techniqueOf(leg, map))
                         .anyMatch(id -> !ruleset.allows(map.technique(id).orElseThrow())))
                 .map(Ruleset::id)
                 .toList();
     }
 
+    /** The technique of a leg; none where they react at a position by themselves. */
+    private static Stream<String> techniqueOf(Routes.Leg leg, GrapplingMap map) {
+        return Stream.ofNullable(leg.link()).map(id -> map.link(id).orElseThrow().technique());
+    }
+
     private static String taughtBy(Routes.Route route, Ladder ladder, GrapplingMap map) {
         Map<String, String> taughtAt = ladder.taughtAt(map);
         int last = 0;
-        for (Routes.Leg leg : route.legs()) {
-            String at = taughtAt.get(map.link(leg.link()).orElseThrow().technique());
+        for (String technique : route.legs().stream()
+                .flatMap(leg -> techniqueOf(leg, map))
+                .toList()) {
+            String at = taughtAt.get(technique);
             if (at == null) {
                 return null;
             }

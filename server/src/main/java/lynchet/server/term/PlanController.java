@@ -1,5 +1,7 @@
 package lynchet.server.term;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -15,6 +17,7 @@ import lynchet.core.term.plan.Planner;
 import lynchet.server.club.Known;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Taught;
+import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Jobs;
 import lynchet.server.keep.Progress;
@@ -40,13 +43,21 @@ class PlanController {
     private final Known known;
     private final OneThing edits;
     private final Jobs jobs;
+    private final Durable durable;
 
-    PlanController(TermDesk desk, Taught taught, Known known, OneThing edits, Jobs jobs) {
+    /** What a plan looked like after so many writes; any write may change who comes or what they remember. */
+    private record Seen(String tag, LocalDate day, long writes) {}
+
+    private final Cache<Seen, PlanView> views =
+            Caffeine.newBuilder().maximumSize(32).softValues().build();
+
+    PlanController(TermDesk desk, Taught taught, Known known, OneThing edits, Jobs jobs, Durable durable) {
         this.desk = desk;
         this.taught = taught;
         this.known = known;
         this.edits = edits;
         this.jobs = jobs;
+        this.durable = durable;
     }
 
     /** A plan in a line. */
@@ -65,7 +76,9 @@ class PlanController {
     @GetMapping("/{id}")
     ResponseEntity<PlanView> one(@PathVariable String id) {
         TermPlan plan = desk.plan(id);
-        return ResponseEntity.ok().eTag(ETags.of(plan)).body(view(plan));
+        String tag = ETags.of(plan);
+        PlanView view = views.get(new Seen(tag, desk.today(), durable.writes()), seen -> view(plan));
+        return ResponseEntity.ok().eTag(tag).body(view);
     }
 
     /** Looks at a plan as it would be; nothing is kept. */

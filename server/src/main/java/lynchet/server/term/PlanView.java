@@ -10,7 +10,7 @@ import java.util.SortedSet;
 import java.util.TreeSet;
 import lynchet.core.map.Stage;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.term.Grown;
+import lynchet.core.term.ExpectedRecall;
 import lynchet.core.term.TermPlan;
 import lynchet.core.term.TermQuestion;
 import lynchet.core.term.plan.Asked;
@@ -188,20 +188,20 @@ record PlanView(
         all.add(end);
         List<LocalDate> past = List.copyOf(all.headSet(opened.today()));
         List<LocalDate> since = List.copyOf(all.tailSet(opened.today()));
-        List<Grown.Learner> now = opened.learners(goal.subject());
-        List<Grown.Learner> bare =
-                now.stream().map(one -> new Grown.Learner(null, one.comes())).toList();
+        List<ExpectedRecall.Learner> now = opened.learners(goal.subject());
+        List<ExpectedRecall.Learner> bare =
+                now.stream().map(one -> new ExpectedRecall.Learner(null, one.comes())).toList();
         Map<LocalDate, Double> likely = new HashMap<>();
-        put(likely, past, Grown.expected(bare, met(opened, at, true), past));
-        put(likely, since, Grown.expected(now, met(opened, at, false), since));
+        put(likely, past, ExpectedRecall.expected(bare, met(opened, at, true), past));
+        put(likely, since, ExpectedRecall.expected(now, met(opened, at, false), since));
         return likely;
     }
 
-    private static List<Grown.Met> met(TermDesk.Opened opened, SortedSet<Integer> at, boolean over) {
+    private static List<ExpectedRecall.Met> met(TermDesk.Opened opened, SortedSet<Integer> at, boolean over) {
         return at.stream()
                 .filter(c -> opened.question().classes().get(c).over() == over)
                 .map(c -> opened.question().asked().lessons().get(c))
-                .map(lesson -> new Grown.Met(lesson.date(), lesson.slot()))
+                .map(lesson -> new ExpectedRecall.Met(lesson.date(), lesson.slot()))
                 .toList();
     }
 

@@ -25,7 +25,7 @@ import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.safety.Ages;
 import lynchet.core.term.Exposure;
-import lynchet.core.term.Grown;
+import lynchet.core.term.ExpectedRecall;
 import lynchet.core.term.PlannedClasses;
 import lynchet.core.term.Teaching;
 import lynchet.core.term.Term;
@@ -87,12 +87,12 @@ class TermDesk {
             LocalDate today) {
 
         /** The people as the field counts them; of a large track every so many-th, which is as good for a mean. */
-        List<Grown.Learner> learners(String subject) {
+        List<ExpectedRecall.Learner> learners(String subject) {
             int each = 1 + people.size() / MOST_COUNTED;
             return IntStream.range(0, people.size())
                     .filter(n -> n % each == 0)
                     .mapToObj(people::get)
-                    .map(student -> new Grown.Learner(
+                    .map(student -> new ExpectedRecall.Learner(
                             states.getOrDefault(student.id(), StudentState.empty())
                                     .on(subject, null)
                                     .orElse(null),

@@ -130,6 +130,24 @@ class PlanTest {
                 .isBetween(1, view.path("lessons").get(next).path("minutes").asInt());
     }
 
+    /** The view is remembered while nothing is written; any write may change it. */
+    @Test
+    void aPlanIsSeenAsItIsAfterEachWrite() {
+        JsonNode lessons = coach.get(PLAN).expect(200).json().path("lessons");
+        int last = lessons.size() - 1;
+        String id = "/api/classes/" + lessons.path(last).path("id").asString();
+        assertThat(lessons.path(last).path("cancelled").asBoolean()).isFalse();
+        HttpUser.Answer kept = coach.get(id).expect(200);
+        ObjectNode training = (ObjectNode) kept.json().path("training");
+        HttpUser.Answer off = coach.put(id, training.put("cancelled", true).toString(), kept.tag())
+                .expect(200);
+        assertThat(coach.get(PLAN).json().path("lessons").path(last).path("cancelled").asBoolean())
+                .isTrue();
+        coach.put(id, training.put("cancelled", false).toString(), off.tag()).expect(200);
+        assertThat(coach.get(PLAN).json().path("lessons").path(last).path("cancelled").asBoolean())
+                .isFalse();
+    }
+
     @Test
     void aCalledOffClassIsPlannedAnewAndNothingIsKeptUntilItIsTaken() {
         HttpUser.Answer before = coach.get(PLAN).expect(200);

@@ -149,7 +149,10 @@ function Terrace({ map, ladder, rank, indent, level, check, holding }: TerracePr
           value={load}
           aria-label={`Load of ${rank.name}`}
         />
-        <span>load {percent(load)}</span>
+        <span>
+          load {check?.atLeast && 'at least '}
+          {percent(load)}
+        </span>
         <span className={classes.findings}>
           {check && check.findings.length === 0 && 'holds together'}
           {check && check.findings.length > 0 && (

@@ -18,11 +18,12 @@ import tools.jackson.databind.JsonNode;
 /** Somebody at the other end of HTTP, with cookies of their own. */
 public final class HttpUser {
 
+    /** Only what hangs takes longer, on however busy a machine. */
+    private static final Duration HANGS = Duration.ofMinutes(5);
+
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient client = HttpClient.newBuilder()
-            .cookieHandler(cookies)
-            .connectTimeout(Duration.ofSeconds(5))
-            .build();
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(cookies).connectTimeout(HANGS).build();
     private final String base;
     private boolean sendsToken = true;
 
@@ -90,7 +91,7 @@ public final class HttpUser {
     public Answer send(String method, String path, Object body, String tag) {
         String text = body == null ? "" : body instanceof String plain ? plain : Json.write(body);
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
-                .timeout(Duration.ofSeconds(30))
+                .timeout(HANGS)
                 .method(method, HttpRequest.BodyPublishers.ofString(text));
         if (body != null) {
             request.header("Content-Type", "application/json");

@@ -11,6 +11,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.IntFunction;
+import lynchet.format.Json;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -26,8 +27,9 @@ import tools.jackson.databind.node.ObjectNode;
 class RacesTest {
 
     private static final int HANDS = 4;
+    private static final int MANY = 8;
 
-    private final ExecutorService hands = Executors.newFixedThreadPool(HANDS);
+    private final ExecutorService hands = Executors.newFixedThreadPool(MANY);
     private ConfigurableApplicationContext club;
     private HttpUser head;
 
@@ -45,9 +47,13 @@ class RacesTest {
 
     /** All do the same in the same moment; each knows which of the hands it is. */
     private List<HttpUser.Answer> atOnce(IntFunction<HttpUser.Answer> what) throws Exception {
-        CyclicBarrier together = new CyclicBarrier(HANDS);
+        return atOnce(HANDS, what);
+    }
+
+    private List<HttpUser.Answer> atOnce(int many, IntFunction<HttpUser.Answer> what) throws Exception {
+        CyclicBarrier together = new CyclicBarrier(many);
         List<Callable<HttpUser.Answer>> all = new ArrayList<>();
-        for (int hand = 0; hand < HANDS; hand++) {
+        for (int hand = 0; hand < many; hand++) {
             int its = hand;
             all.add(() -> {
                 together.await();
@@ -59,6 +65,64 @@ class RacesTest {
             answers.add(one.get());
         }
         return answers;
+    }
+
+    /** One plan a track and term is a rule of the club: eight hands, the archive, a merge and undo know it. */
+    @Test
+    void aTrackHasOnePlanATermHoweverItComesIn() throws Exception {
+        head.post(
+                        "/api/terms",
+                        Map.of(
+                                "id",
+                                "race-term",
+                                "name",
+                                "R",
+                                "from",
+                                "2027-01-04",
+                                "until",
+                                "2027-02-28",
+                                "slots",
+                                List.of()))
+                .expect(200);
+        List<HttpUser.Answer> made = atOnce(MANY, hand -> head.post("/api/plans", plan("race-plan-" + hand)));
+        assertThat(made.stream().filter(answer -> answer.status() == 200)).hasSize(1);
+        assertThat(made.stream().filter(answer -> answer.status() != 200))
+                .allMatch(answer -> answer.code().equals("PLAN_TWICE"));
+        HttpUser.Answer kept = made.stream()
+                .filter(answer -> answer.status() == 200)
+                .findFirst()
+                .orElseThrow();
+        String id = kept.json().path("id").asString();
+
+        ObjectNode whole = (ObjectNode) head.get("/api/archive").json();
+        whole.withArray("plans").add(Json.mapper().valueToTree(plan("race-plan-more")));
+        for (String mode : List.of("merge", "replace")) {
+            assertThat(head.post("/api/archive?mode=" + mode, whole.toString()).text())
+                    .contains("PLAN_TWICE");
+        }
+        HttpUser.Answer gone = head.send("DELETE", "/api/plans/" + id, null, kept.tag());
+        assertThat(gone.status()).isEqualTo(204);
+        head.post("/api/plans", plan("race-plan-other")).expect(200);
+        assertThat(head.post("/api/map/undo/" + gone.edit(), Map.of()).status()).isBetween(400, 499);
+        assertThat(head.get("/api/plans").text()).contains("race-plan-other").doesNotContain(id + "\"");
+    }
+
+    private static Map<String, Object> plan(String id) {
+        return Map.of(
+                "id",
+                id,
+                "term",
+                "race-term",
+                "track",
+                "throws",
+                "fresh",
+                2,
+                "minutes",
+                0,
+                "goals",
+                List.of(),
+                "placed",
+                List.of());
     }
 
     @Test

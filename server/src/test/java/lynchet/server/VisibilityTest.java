@@ -79,7 +79,8 @@ class VisibilityTest {
         changed.set(
                 "restrictions",
                 Json.mapper()
-                        .readTree("[{\"kind\":\"NO_NECK\",\"from\":\"2026-11-02\",\"note\":\"planted shoulder\",\"step\":{\"number\":1,\"of\":1}}]"));
+                        .readTree(
+                                "[{\"kind\":\"NO_NECK\",\"from\":\"2026-11-02\",\"note\":\"planted shoulder\",\"step\":{\"number\":1,\"of\":1}}]"));
         changed.set("keepApart", Json.mapper().readTree("[\"orla-fenwick\"]"));
         changed.put("beltSize", "9Z");
         changed.set(

@@ -34,6 +34,16 @@ public final class TeachingMinutes {
         this.map = map;
     }
 
+    /** As much counted as in this one; counting on in either leaves the other alone. */
+    public TeachingMinutes copy() {
+        TeachingMinutes copy = new TeachingMinutes(map);
+        copy.introduced.addAll(introduced);
+        copy.onBothSides.addAll(onBothSides);
+        copy.turnedOff.addAll(turnedOff);
+        copy.practised.putAll(practised);
+        return copy;
+    }
+
     /** Minutes to introduce a chain to somebody who knows none of it. */
     static double toIntroduce(Chain chain, GrapplingMap map) {
         return new TeachingMinutes(map).of(chain, Standard.INTRODUCED, false);

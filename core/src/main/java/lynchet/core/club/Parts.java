@@ -136,7 +136,13 @@ public final class Parts {
                     to.refer("PLAN_GOAL", at + "/goal", SUBJECT, one.goal());
                     to.refer("PLAN_SLOT", at + "/slot", SLOT, one.slot());
                 });
-            });
+            })
+            .noTwo(new Part.Unique<>(
+                    "PLAN_TWICE",
+                    "track",
+                    TermPlan::term,
+                    TermPlan::track,
+                    plan -> "track " + plan.track() + " has a plan for this term already"));
 
     public static final Part<ThemeCycle> CYCLES = Part.taught(
                     "cycles", "cycle", ThemeCycle.class, ThemeCycle::id, (cycle, to) -> {})

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import lynchet.core.map.GrapplingMap;
@@ -37,19 +38,27 @@ public final class PassedOver {
      */
     public static int windows(Readiness.Question asked, LocalDate classesMet) {
         LadderCount count = asked.state().ladders().get(asked.ladder().id());
-        LocalDate met = new PassedOver(asked, count).metOn(classesMet);
+        PassedOver over = new PassedOver(asked, count);
+        LocalDate met = over.metOn(classesMet);
         int windows = 0;
         YearMonth month = YearMonth.from(met);
         for (; month.isBefore(YearMonth.from(asked.today())); month = month.plusMonths(1)) {
             LocalDate last = month.atEndOfMonth();
             List<Integer> months = asked.ladder().policy().promotionMonths();
             boolean isWindow = months.isEmpty() || months.contains(month.getMonthValue());
-            boolean wasHeld = asked.student().holds().stream()
-                    .anyMatch(hold -> !hold.from().isAfter(last)
-                            && (hold.ended() == null || hold.ended().isAfter(last.withDayOfMonth(1))));
-            windows += isWindow && !wasHeld ? 1 : 0;
+            windows += isWindow && !over.wasStopped(last.withDayOfMonth(1), last) ? 1 : 0;
         }
         return windows;
+    }
+
+    /** Whether somebody held them back, or something limited them, in some of these days. */
+    private boolean wasStopped(LocalDate first, LocalDate last) {
+        Student student = asked.student();
+        return student.holds().stream()
+                        .anyMatch(hold -> !hold.from().isAfter(last)
+                                && (hold.ended() == null || hold.ended().isAfter(first)))
+                || student.restrictions().stream()
+                        .anyMatch(limit -> !limit.from().isAfter(last) && limit.holdsFrom(first));
     }
 
     private LocalDate metOn(LocalDate classesMet) {
@@ -66,7 +75,12 @@ public final class PassedOver {
         Stream<LocalDate> falls = progress.falls(rank).stream()
                 .flatMap(fall -> asked.state().marks().firstPass(fall).stream())
                 .map(PassedOver::day);
-        return Stream.of(fixed, age, syllabus, falls)
+        Stream<LocalDate> besides = Stream.of(
+                        ladder.policy().chart() ? asked.besides().chart() : null,
+                        ladder.policy().conduct() ? asked.besides().conduct() : null,
+                        ladder.policy().seminars() ? asked.besides().seminar() : null)
+                .filter(Objects::nonNull);
+        return Stream.of(fixed, age, syllabus, falls, besides)
                 .flatMap(days -> days)
                 .max(LocalDate::compareTo)
                 .orElseThrow();

@@ -124,21 +124,27 @@ public final class Progress {
         return have != null && have.compareTo(item.standard()) >= 0;
     }
 
+    private boolean isMet(Item item) {
+        return isEnough(item, have(item, subject(item, map), sides(item)));
+    }
+
     /** How many of a rank's groups are not met, and one more while falls that its throws need are not passed. */
     public int open(Rank rank) {
         int open = openFalls(rank).isEmpty() ? 0 : 1;
         for (SyllabusGroup group : rank.syllabus()) {
-            long met = group.items().stream()
-                    .filter(item -> isEnough(item, have(item, subject(item, map), sides(item))))
-                    .count();
+            long met = group.items().stream().filter(this::isMet).count();
             open += met < group.needed() ? 1 : 0;
         }
         return open;
     }
 
-    /** Whoever is examined on throws is thrown in turn: the falls that the throws of a rank need, in order of id. */
+    /**
+     * Whoever is examined on throws is thrown in turn: the falls that the throws of a rank need, in order of id. Of what is
+     * chosen only that counts which was passed.
+     */
     public List<String> falls(Rank rank) {
-        return rank.items()
+        return rank.syllabus().stream()
+                .flatMap(group -> group.items().stream().filter(item -> !group.isChosen() || isMet(item)))
                 .flatMap(item -> Ladder.techniqueOf(item, map).stream())
                 .map(id -> map.technique(id).orElseThrow())
                 .filter(technique -> technique.family() != Family.BREAKFALL)

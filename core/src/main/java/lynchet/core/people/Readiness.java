@@ -101,16 +101,18 @@ public record Readiness(
      *
      * @param nominated whether a coach put them forward at the present window
      * @param seminars classes that seminars since the rank count as
+     * @param seminar the last day of those seminars; null: there is none
      * @param chart the last day on which their home chart was seen; null: never
      * @param conduct the last day on which their conduct was noted; null: never
      */
     public record Besides(
             boolean nominated,
             int seminars,
+            @Nullable LocalDate seminar,
             @Nullable LocalDate chart,
             @Nullable LocalDate conduct) {
 
-        public static final Besides NOTHING = new Besides(false, 0, null, null);
+        public static final Besides NOTHING = new Besides(false, 0, null, null, null);
     }
 
     /** @return empty when the student holds no rank on the ladder */

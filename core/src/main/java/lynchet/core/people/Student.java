@@ -294,22 +294,35 @@ public record Student(
         return word.substring(0, Math.min(40, word.length()));
     }
 
-    /** What somebody sees who may not see health, contacts and notes. */
+    /**
+     * What somebody sees who may not see health, contacts and notes. It names what is shown, so that a field to come is
+     * hidden until somebody decides otherwise.
+     */
     public Student withoutPrivate() {
-        Draft draft = new Draft(this);
-        draft.born = null;
-        draft.weightKg = null;
-        draft.weighed = null;
-        draft.heightCm = null;
-        draft.contacts = null;
-        draft.holds = List.of();
-        draft.restrictions = List.of();
-        draft.keepApart = List.of();
-        draft.prefers = List.of();
-        draft.notes = "";
-        draft.consents = List.of();
-        draft.beltSize = null;
-        return draft.student();
+        return new Student(
+                id,
+                name,
+                calledBy,
+                card,
+                null,
+                joined,
+                left,
+                guest,
+                null,
+                null,
+                null,
+                lead,
+                tracks,
+                priorClasses,
+                memberUntil,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
     }
 
     /** Somebody being changed. */

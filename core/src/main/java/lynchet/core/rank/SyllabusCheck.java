@@ -96,8 +96,13 @@ public final class SyllabusCheck {
         if (load.share() <= TeachingLoad.HEAVY) {
             return Optional.empty();
         }
-        String sentence = rank.name() + ": takes about " + Math.round(load.needed())
-                + " minutes of teaching, and there are " + Math.round(load.available()) + ".";
+        String takes = rank.name() + (load.atLeast() ? ": takes at least " : ": takes about ")
+                + Math.round(load.needed()) + " minutes of teaching";
+        if (load.available() == 0) {
+            return Optional.of(finding(
+                    Finding.Code.OVERLOAD, 2, takes + ", and no time is set for it: give it weeks or classes."));
+        }
+        String sentence = takes + ", and there are " + Math.round(load.available()) + ".";
         return Optional.of(finding(Finding.Code.OVERLOAD, load.share() > TeachingLoad.TOO_MUCH ? 3 : 2, sentence));
     }
 

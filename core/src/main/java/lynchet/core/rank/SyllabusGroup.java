@@ -17,6 +17,11 @@ public record SyllabusGroup(
         Say.within("how many to choose in " + name, choose, 0, 1000);
     }
 
+    /** Whether fewer are asked for than there are. */
+    public boolean isChosen() {
+        return choose > 0 && choose < items.size();
+    }
+
     /** How many items must be met. */
     public int needed() {
         return choose == 0 ? items.size() : choose;

@@ -165,14 +165,7 @@ public final class TermQuestion {
                 .filter(c -> asked.lessons().get(c).open()
                         || classes.get(c).training().pinned())
                 .forEach(c -> add(at, item, c)));
-        int owed = asked.items().stream()
-                .filter(Item::must)
-                .mapToInt(item -> Math.max(
-                        0,
-                        Item.MEETINGS
-                                - at.getOrDefault(item.id(), new TreeSet<>()).size()))
-                .sum();
-        return new Planner.Placing(at, owed);
+        return Planner.Placing.of(asked, at);
     }
 
     /** The plan as the planner answered; what is over stays written as it was planned. */

@@ -54,12 +54,19 @@ final class Purse {
         }
         if (closure[technique] == null) {
             closure[technique] = new BitSet();
-            for (String id : graph.map()
-                    .withPrerequisites(graph.techniques().get(technique).id())) {
-                closure[technique].set(graph.techniqueNumber(id));
-            }
-            closure[technique].andNot(knowledge.mine());
+            collect(technique, closure[technique]);
         }
         bought.or(closure[technique]);
+    }
+
+    /** Whoever knows something is not sent back to what it builds on. */
+    private void collect(int technique, BitSet into) {
+        if (knowledge.mine().get(technique) || into.get(technique)) {
+            return;
+        }
+        into.set(technique);
+        for (String before : graph.techniques().get(technique).prerequisites()) {
+            collect(graph.techniqueNumber(before), into);
+        }
     }
 }

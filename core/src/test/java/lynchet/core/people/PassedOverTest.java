@@ -35,6 +35,9 @@ class PassedOverTest {
     private final List<Mark> marks = new ArrayList<>();
     private final List<Hold> holds = new ArrayList<>();
     private List<Integer> months = List.of(3, 7, 11);
+    private final List<Restriction> limits = new ArrayList<>();
+    private Readiness.Besides besides = Readiness.Besides.NOTHING;
+    private boolean countsBesides;
     private int choose;
     private int minAge;
     private int minWeeks;
@@ -67,7 +70,8 @@ class PassedOverTest {
         Rank white = new Rank(
                 "white", "White", List.of("white"), 0, 0, minWeeks, List.of(new SyllabusGroup("All", choose, items)));
         Rank yellow = new Rank("yellow", "Yellow", List.of("yellow"), 0, minAge, 0, List.of());
-        Policy policy = new Policy(null, null, 0, true, months, 40, 2, 0.6, null, false, false, false);
+        Policy policy =
+                new Policy(null, null, 0, true, months, 40, 2, 0.6, null, countsBesides, countsBesides, countsBesides);
         Ladder ladder =
                 new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null);
         Student ana = new Student(
@@ -88,7 +92,7 @@ class PassedOverTest {
                 null,
                 null,
                 holds,
-                null,
+                limits,
                 null,
                 null,
                 null,
@@ -107,7 +111,7 @@ class PassedOverTest {
                 ClubPace.of(List.of(), List.of()),
                 TODAY,
                 Readiness.Eyes.COACH,
-                Readiness.Besides.NOTHING);
+                besides);
         return PassedOver.windows(asked, classesMet);
     }
 
@@ -115,6 +119,38 @@ class PassedOverTest {
         pass("foot-sweep", Side.BOTH, day);
         pass("bridge", Side.BOTH, day);
         pass("side-fall", Side.BOTH, SINCE);
+    }
+
+    /** Each is a condition of the belt: no window before the last of them counts against the coach. */
+    @Test
+    void windowsBeforeAnyConditionWasThereAreNotPassedOver() {
+        allPassedBy(LocalDate.of(2026, 2, 2));
+        LocalDate summer = LocalDate.of(2026, 8, 1);
+        countsBesides = true;
+        assertThat(windows(SINCE)).isEqualTo(3);
+        besides = new Readiness.Besides(false, 0, null, summer, SINCE);
+        assertThat(windows(SINCE)).as("the chart was seen in August").isEqualTo(1);
+        besides = new Readiness.Besides(false, 0, null, SINCE, summer);
+        assertThat(windows(SINCE)).as("conduct").isEqualTo(1);
+        besides = new Readiness.Besides(false, 3, summer, null, null);
+        assertThat(windows(SINCE)).as("the seminar that made up the classes").isEqualTo(1);
+        countsBesides = false;
+        assertThat(windows(SINCE)).as("none of them is asked for").isEqualTo(3);
+    }
+
+    @Test
+    void aWindowInWhichALimitHeldIsNotPassedOver() {
+        allPassedBy(LocalDate.of(2026, 2, 2));
+        limits.add(
+                new Restriction(Restriction.Kind.NO_LIVE, LocalDate.of(2026, 6, 20), LocalDate.of(2026, 7, 1), "knee"));
+        assertThat(windows(SINCE)).isEqualTo(2);
+        limits.set(0, new Restriction(Restriction.Kind.NO_LIVE, LocalDate.of(2026, 8, 1), null, "knee"));
+        assertThat(windows(SINCE)).isEqualTo(2);
+        limits.set(
+                0,
+                new Restriction(
+                        Restriction.Kind.NO_LIVE, LocalDate.of(2026, 6, 20), LocalDate.of(2026, 6, 30), "knee"));
+        assertThat(windows(SINCE)).isEqualTo(3);
     }
 
     /** The worked case: met on 2 February, windows in March, July and November, 1 December today. */

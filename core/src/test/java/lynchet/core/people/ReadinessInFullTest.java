@@ -212,6 +212,22 @@ class ReadinessInFullTest {
         assertThat(told(Code.FALLS)).isEqualTo("met; Receiver's falls; 2 of 2; ; null");
     }
 
+    /** Of what may be chosen only that counts which was passed: the throw's falls are nobody's business before. */
+    @Test
+    void ofAChoiceTheFallsOfWhatWasPassedAreAsked() {
+        Item hipThrow = item(Item.Kind.TECHNIQUE, "hip-throw", Standard.SHOWN, Sides.EITHER);
+        Item hipBump = item(Item.Kind.TECHNIQUE, "hip-bump", Standard.SHOWN, Sides.EITHER);
+        syllabus = List.of(group("One of two", 1, hipThrow, hipBump));
+        assertThat(told(Code.SYLLABUS)).startsWith("open; One of two; 0 of 1; 1 more: ");
+        pass("hip-bump", Side.BOTH, Standard.SHOWN);
+        assertThat(told(Code.SYLLABUS)).isEqualTo("met; One of two; 1 of 1; ; null");
+        assertThat(told(Code.FALLS)).isEqualTo("not asked");
+        pass("hip-throw", Side.BOTH, Standard.SHOWN);
+        assertThat(told(Code.FALLS)).startsWith("open; Receiver's falls; 0 of 2");
+        syllabus = List.of(group("Both of two", 2, hipThrow, hipBump));
+        assertThat(told(Code.FALLS)).startsWith("open; Receiver's falls; 0 of 2");
+    }
+
     @Test
     void theSyllabusNamesFourAndCountsTheRest() {
         syllabus = List.of(

@@ -190,7 +190,7 @@ class ReadinessTest {
     @Test
     void seminarsCountWhereThePolicySaysSo() {
         attend(9, 3);
-        besides = new Readiness.Besides(false, 11, null, null);
+        besides = new Readiness.Besides(false, 11, null, null, null);
         assertThat(condition(readiness(ladder(Sides.EITHER, Standard.SHOWN)), Condition.Code.CLASSES)
                         .have())
                 .isEqualTo("9");
@@ -206,7 +206,7 @@ class ReadinessTest {
                 .noneMatch(c -> c.code() == Condition.Code.CHART || c.code() == Condition.Code.CONDUCT);
         asksChart = true;
         asksConduct = true;
-        besides = new Readiness.Besides(false, 0, SINCE.minusDays(1), SINCE);
+        besides = new Readiness.Besides(false, 0, null, SINCE.minusDays(1), SINCE);
         Readiness readiness = readiness(ladder(Sides.EITHER, Standard.SHOWN));
         assertThat(condition(readiness, Condition.Code.CHART).met())
                 .as("of the rank before")
@@ -218,7 +218,7 @@ class ReadinessTest {
     @Test
     void whoeverHasEverythingAndIsPutForwardIsACandidate() {
         Ladder ladder = ladder(Sides.EITHER, Standard.SHOWN);
-        besides = new Readiness.Besides(true, 0, null, null);
+        besides = new Readiness.Besides(true, 0, null, null, null);
         assertThat(readiness(ladder).verdict()).isNotEqualTo(Readiness.Verdict.CANDIDATE);
         attend(20, 2);
         mark("foot-sweep", Side.RIGHT, Standard.SHOWN, true);

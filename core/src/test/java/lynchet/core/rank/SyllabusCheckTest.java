@@ -125,6 +125,44 @@ class SyllabusCheckTest {
         assertThat(load.available()).isEqualTo(1200);
     }
 
+    /** Of three throws two are chosen: the two that take least, 52 and 46 minutes; the third takes 57. */
+    @Test
+    void ofWhatIsChosenTheCheapestCount() {
+        tiny.cost("low", 2).cost("high", 4).cost("sure", 1);
+        List<Item> throwing = List.of(
+                item("high", Standard.SHOWN, Sides.BOTH),
+                item("hip-throw", Standard.SHOWN, Sides.BOTH),
+                item("low", Standard.SHOWN, Sides.BOTH));
+        Rank rank = new Rank(
+                "r0",
+                "R0",
+                List.of("white"),
+                0,
+                0,
+                0,
+                List.of(
+                        new SyllabusGroup("Throws", 2, throwing),
+                        new SyllabusGroup("All", 0, List.of(item("sure", Standard.INTRODUCED, Sides.EITHER)))));
+        Ladder ladder = ladder(List.of(List.of())).withRank(rank);
+        TeachingLoad.Load load = TeachingLoad.of(ladder, rank, tiny.map(), Map.of());
+        assertThat(load.needed()).isEqualTo(8 + (16 + 6 + 30) + (12 + 6 + 30));
+        assertThat(load.atLeast()).isTrue();
+    }
+
+    /** Nobody said how long it takes, and something is asked: that is told, and not that there is room. */
+    @Test
+    void aRankWithoutTimeThatAsksForSomethingIsAFinding() {
+        Policy none = new Policy(Policy.Stripes.NONE, null, 0, false, null, 40, 2, 0.5, null, false, false, false);
+        List<Item> asked = List.of(item("hip-throw", Standard.SHOWN, Sides.BOTH));
+        Rank untimed = new Rank("r0", "R0", List.of("white"), 0, 0, 0, List.of(new SyllabusGroup("All", 0, asked)));
+        Ladder ladder = ladder(List.of(List.of())).withRank(untimed).under(none);
+        assertThat(said(Finding.Code.OVERLOAD, ladder, "r0"))
+                .containsExactly(
+                        "2 R0: takes about 52 minutes of teaching, and no time is set for it: give it weeks or classes.");
+        assertThat(said(Finding.Code.OVERLOAD, ladder(List.of(List.of())).under(none), "r0"))
+                .isEmpty();
+    }
+
     private static Item item(String id, Item.Kind kind, String ref, Standard standard, int count) {
         return new Item(id, kind, ref, "as asked", null, standard, null, null, count, 0);
     }

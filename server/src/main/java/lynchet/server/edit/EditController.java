@@ -33,7 +33,6 @@ class EditController {
     private static final Set<String> TOLD =
             Set.of("pair", "technique", "link", "reaction", "ruleset", "chain", "syllabus");
 
-    private static final int MOST_LINES = 5000;
     private static final int MOST_OF_ONE = 100;
 
     private final Journal journal;
@@ -80,7 +79,7 @@ class EditController {
         Map<String, Journal.Line> first = new LinkedHashMap<>();
         Map<String, Journal.Line> last = new LinkedHashMap<>();
         Instant from = since.atStartOfDay(clock.getZone()).toInstant();
-        for (Journal.Line line : journal.since(from, TOLD, MOST_LINES)) {
+        for (Journal.Line line : journal.firstAndLast(from, TOLD)) {
             String key = line.kind() + " " + line.target();
             first.putIfAbsent(key, line);
             last.put(key, line);

@@ -60,6 +60,8 @@ public class Journal {
         this.clock = clock;
     }
 
+    private static final int BATCH = 500;
+
     /** Writes one line in the caller's transaction; {@code before} or {@code after} is null where there is none. */
     public void write(String what, String kind, String target, Object before, Object after) {
         jdbc.update(
@@ -117,16 +119,29 @@ public class Journal {
         return jdbc.query(LINES + "edit = ? order by id", (row, n) -> line(row), edit);
     }
 
-    /** What happened to things of these kinds since then, the oldest first, at most {@code most} lines. */
-    public List<Line> since(Instant from, Collection<String> kinds, int most) {
-        String marks = Sql.marks(kinds.size());
+    /** The first and the last that happened to each thing of these kinds since then, in the order it happened. */
+    public List<Line> firstAndLast(Instant from, Collection<String> kinds) {
         List<Object> values = new java.util.ArrayList<>(kinds);
         values.add(0, OffsetDateTime.ofInstant(from, ZoneOffset.UTC));
-        values.add(most);
-        return jdbc.query(
-                LINES + "at >= ? and kind in (" + marks + ") order by id limit ?",
-                (row, n) -> line(row),
+        String since = "at >= ? and kind in (" + Sql.marks(kinds.size()) + ")";
+        List<Long> ids = new java.util.ArrayList<>();
+        jdbc.query(
+                "select min(id), max(id) from journal where " + since + " group by kind, target",
+                row -> {
+                    ids.add(row.getLong(1));
+                    ids.add(row.getLong(2));
+                },
                 values.toArray());
+        List<Long> each = ids.stream().distinct().sorted().toList();
+        List<Line> lines = new java.util.ArrayList<>();
+        for (int n = 0; n < each.size(); n += BATCH) {
+            List<Long> some = each.subList(n, Math.min(each.size(), n + BATCH));
+            lines.addAll(jdbc.query(
+                    LINES + "id in (" + Sql.marks(some.size()) + ") order by id",
+                    (row, at) -> line(row),
+                    some.toArray()));
+        }
+        return lines;
     }
 
     private static Line line(ResultSet row) throws SQLException {

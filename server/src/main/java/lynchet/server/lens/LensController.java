@@ -180,15 +180,15 @@ class LensController {
 
     /** The technique of a leg; none where they react at a position by themselves. */
     private static Stream<String> techniqueOf(Routes.Leg leg, GrapplingMap map) {
-        return Stream.ofNullable(leg.link()).map(id -> map.link(id).orElseThrow().technique());
+        return Stream.ofNullable(leg.link())
+                .map(id -> map.link(id).orElseThrow().technique());
     }
 
     private static String taughtBy(Routes.Route route, Ladder ladder, GrapplingMap map) {
         Map<String, String> taughtAt = ladder.taughtAt(map);
         int last = 0;
-        for (String technique : route.legs().stream()
-                .flatMap(leg -> techniqueOf(leg, map))
-                .toList()) {
+        for (String technique :
+                route.legs().stream().flatMap(leg -> techniqueOf(leg, map)).toList()) {
             String at = taughtAt.get(technique);
             if (at == null) {
                 return null;

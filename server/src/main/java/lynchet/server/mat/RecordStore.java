@@ -339,8 +339,7 @@ public class RecordStore {
     /** Takes one back; one that is not there is taken back already. */
     @Transactional
     public void takeBackTally(String id) {
-        Tally there = tallies.find(id).orElseThrow(() -> Refusal.missing("tally", id));
-        tallies.remove(List.of(there.id()));
+        tallies.find(id).ifPresent(there -> tallies.remove(List.of(there.id())));
     }
 
     /** Faults of the room in a class, in the order they were ticked. */

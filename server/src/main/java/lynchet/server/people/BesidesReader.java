@@ -38,13 +38,15 @@ final class BesidesReader {
             if (count == null) {
                 return Readiness.Besides.NOTHING;
             }
-            int classes = seminars.stream()
+            List<Seminar> counting = seminars.stream()
                     .filter(seminar -> !seminar.on().isBefore(count.held().since()))
-                    .mapToInt(Seminar::classes)
-                    .sum();
+                    .toList();
+            int classes = counting.stream().mapToInt(Seminar::classes).sum();
+            LocalDate last =
+                    counting.stream().map(Seminar::on).max(LocalDate::compareTo).orElse(null);
             boolean isNominated = nominations.contains(ladder.id() + " "
                     + count.held().rank() + " " + ladder.policy().window(today));
-            return new Readiness.Besides(isNominated, classes, chart, conduct);
+            return new Readiness.Besides(isNominated, classes, last, chart, conduct);
         }
     }
 

@@ -311,6 +311,7 @@ public class Roster {
                     weeks);
             List<Integer> classes = jdbc.query(
                     "select count(*) from training_class c join attendance a on a.class_id = c.id"
+                            + " join student s on s.id = a.student and s.left_on is null and s.is_guest = false"
                             + " where c.class_date > ? and c.class_date < ? and c.cancelled = false group by a.student",
                     (row, n) -> row.getInt(1),
                     weeks);

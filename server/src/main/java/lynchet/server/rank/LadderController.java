@@ -55,8 +55,13 @@ class LadderController {
     record LadderView(
             Ladder ladder, Map<String, String> taughtAt, String tag, Map<String, String> tags, String policyTag) {}
 
-    /** One rank's findings and how much of its time the syllabus takes. */
-    record RankCheck(String rank, List<Finding> findings, double minutesNeeded, double minutesAvailable) {}
+    /**
+     * One rank's findings and how much of its time the syllabus takes.
+     *
+     * @param atLeast whether some of it is chosen, so that it may take more
+     */
+    record RankCheck(
+            String rank, List<Finding> findings, double minutesNeeded, double minutesAvailable, boolean atLeast) {}
 
     record Syllabus(List<SyllabusGroup> groups) {}
 
@@ -159,7 +164,8 @@ class LadderController {
                             rank.id(),
                             ignored.withoutIgnored(check.of(ladder, rank.id(), false), rank.id(), null),
                             load.needed(),
-                            load.available());
+                            load.available(),
+                            load.atLeast());
                 })
                 .toList();
     }

@@ -131,7 +131,6 @@ class PlanController {
     @PostMapping
     ResponseEntity<TermPlan> add(@RequestBody TermPlan plan) {
         checked(plan);
-        alone(plan);
         return ETags.tagged(edits.add(Parts.PLANS, plan));
     }
 
@@ -141,7 +140,6 @@ class PlanController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody TermPlan plan) {
         checked(plan);
-        alone(plan);
         return ETags.tagged(edits.change(Parts.PLANS, id, tag, plan));
     }
 
@@ -150,19 +148,6 @@ class PlanController {
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {
         edits.remove(Parts.PLANS, id, tag);
         return ResponseEntity.noContent().build();
-    }
-
-    /** A track has one plan a term. */
-    private void alone(TermPlan plan) {
-        taught.now().taught().all(Parts.PLANS).stream()
-                .filter(other -> !other.id().equals(plan.id()))
-                .filter(other ->
-                        other.term().equals(plan.term()) && other.track().equals(plan.track()))
-                .findFirst()
-                .ifPresent(other -> {
-                    throw Refusal.bad(
-                            "PLAN_TWICE", "/track", "This track has a plan for this term already, " + other.id() + ".");
-                });
     }
 
     /**

@@ -189,8 +189,9 @@ record PlanView(
         List<LocalDate> past = List.copyOf(all.headSet(opened.today()));
         List<LocalDate> since = List.copyOf(all.tailSet(opened.today()));
         List<ExpectedRecall.Learner> now = opened.learners(goal.subject());
-        List<ExpectedRecall.Learner> bare =
-                now.stream().map(one -> new ExpectedRecall.Learner(null, one.comes())).toList();
+        List<ExpectedRecall.Learner> bare = now.stream()
+                .map(one -> new ExpectedRecall.Learner(null, one.comes()))
+                .toList();
         Map<LocalDate, Double> likely = new HashMap<>();
         put(likely, past, ExpectedRecall.expected(bare, met(opened, at, true), past));
         put(likely, since, ExpectedRecall.expected(now, met(opened, at, false), since));

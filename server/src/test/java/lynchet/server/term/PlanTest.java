@@ -141,10 +141,20 @@ class PlanTest {
         ObjectNode training = (ObjectNode) kept.json().path("training");
         HttpUser.Answer off = coach.put(id, training.put("cancelled", true).toString(), kept.tag())
                 .expect(200);
-        assertThat(coach.get(PLAN).json().path("lessons").path(last).path("cancelled").asBoolean())
+        assertThat(coach.get(PLAN)
+                        .json()
+                        .path("lessons")
+                        .path(last)
+                        .path("cancelled")
+                        .asBoolean())
                 .isTrue();
         coach.put(id, training.put("cancelled", false).toString(), off.tag()).expect(200);
-        assertThat(coach.get(PLAN).json().path("lessons").path(last).path("cancelled").asBoolean())
+        assertThat(coach.get(PLAN)
+                        .json()
+                        .path("lessons")
+                        .path(last)
+                        .path("cancelled")
+                        .asBoolean())
                 .isFalse();
     }
 

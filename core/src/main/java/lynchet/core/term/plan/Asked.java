@@ -65,6 +65,22 @@ public record Asked(
         return new Asked(lessons, items, grading, mostFalls, set, Map.of());
     }
 
+    /**
+     * How many meetings of what must be there have no place: four for each item, less those it has. Worked: no class and four
+     * such items owe sixteen.
+     *
+     * @param at by item, places of the classes it is met in
+     */
+    public int owed(Map<String, SortedSet<Integer>> at) {
+        return items.stream()
+                .filter(Item::must)
+                .mapToInt(item -> Math.max(
+                        0,
+                        Item.MEETINGS
+                                - (at.containsKey(item.id()) ? at.get(item.id()).size() : 0)))
+                .sum();
+    }
+
     /** The last day on which something examined may be shown for the first time; null: any. */
     @Nullable
     LocalDate lastFirst() {

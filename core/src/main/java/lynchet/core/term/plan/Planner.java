@@ -30,7 +30,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Planner {
 
-    private static final int TRIES = 6;
+    private static final int TRIES = 10;
     private static final int SLICES = 6;
     private static final int LOOKS = 30_000;
     private static final int FEW_LOOKS = 6_000;
@@ -59,9 +59,15 @@ public final class Planner {
      * Where items stand.
      *
      * @param at by item, places of the classes it is met in; an item that stands nowhere is missing
-     * @param owed how many meetings of what must be there found no place; 0: the plan holds
+     * @param owed {@link Asked#owed how many meetings} of what must be there found no place; 0: the plan holds
      */
     public record Placing(Map<String, SortedSet<Integer>> at, int owed) {
+
+        /** Items as they stand, with what is owed then. */
+        public static Placing of(Asked asked, Map<String, SortedSet<Integer>> at) {
+            return new Placing(at, asked.owed(at));
+        }
+
         public Placing {
             Map<String, SortedSet<Integer>> sorted = new TreeMap<>(at);
             at = java.util.Collections.unmodifiableMap(sorted);
@@ -82,26 +88,26 @@ public final class Planner {
 
     /** A plan that keeps every rule, found in one look; wishes may be left open. */
     public static Placing quickly(Asked asked) {
-        Placing found =
-                placing(bettered(asked, needed(asked, Watch.NOBODY, FEW_LOOKS), Set.of(), Watch.NOBODY, 1, FEW_LOOKS));
+        Placing found = placing(
+                asked, bettered(asked, needed(asked, Watch.NOBODY, FEW_LOOKS), Set.of(), Watch.NOBODY, 1, FEW_LOOKS));
         return Spare.used(asked, found, lesson -> true);
     }
 
     static Placing plan(Asked asked, Watch watch, int slices) {
         if (!asked.was().isEmpty()) {
-            Placing was = new Placing(asked.was(), 0);
+            Placing was = Placing.of(asked, asked.was());
             Set<String> still = untouched(asked);
             boolean isAnyTouched = still.size() < asked.items().size();
             for (Set<String> left :
                     isAnyTouched && !still.isEmpty() ? List.of(still, Set.<String>of()) : List.of(Set.<String>of())) {
                 Timetable mended = bettered(asked, was, left, watch, Math.min(MENDING, slices), LOOKS);
                 if (isWhole(mended)) {
-                    Placing found = placing(mended);
+                    Placing found = placing(asked, mended);
                     return Spare.used(asked, found, lesson -> isChanged(asked, found, lesson));
                 }
             }
         }
-        Placing found = placing(bettered(asked, needed(asked, watch, LOOKS), Set.of(), watch, slices, LOOKS));
+        Placing found = placing(asked, bettered(asked, needed(asked, watch, LOOKS), Set.of(), watch, slices, LOOKS));
         return Spare.used(asked, found, lesson -> true);
     }
 
@@ -140,7 +146,7 @@ public final class Planner {
         Timetable best = new Setting(asked, from, still, asked.meetings()).timetable(ordered(asked.items()));
         HardMediumSoftScore before = null;
         for (int slice = 0; slice < slices; slice++) {
-            watch.best(placing(best), TRIES + slice, TRIES + slices);
+            watch.best(placing(asked, best), TRIES + slice, TRIES + slices);
             best = solver(PlanRules.class, slice, looks, new TerminationConfig())
                     .solve(best);
             boolean isSettled = best.score().equals(before);
@@ -178,9 +184,9 @@ public final class Planner {
                     .solve(new Setting(attempt == 0 ? asked : asked.anew(), null, Set.of(), Item.MEETINGS)
                             .timetable(order));
             best = best == null || found.score().compareTo(best.score()) > 0 ? found : best;
-            watch.best(placing(best), attempt, TRIES + SLICES);
+            watch.best(placing(asked, best), attempt, TRIES + SLICES);
         }
-        return placing(best);
+        return placing(asked, best);
     }
 
     private static ai.timefold.solver.core.api.solver.Solver<Timetable> solver(
@@ -231,17 +237,14 @@ public final class Planner {
         return deep;
     }
 
-    private static Placing placing(Timetable timetable) {
+    private static Placing placing(Asked asked, Timetable timetable) {
         Map<String, SortedSet<Integer>> at = new TreeMap<>();
-        int owed = 0;
         for (Meeting meeting : timetable.meetings()) {
             @Nullable Lesson lesson = meeting.getLesson();
             if (lesson != null) {
                 at.computeIfAbsent(meeting.item().id(), id -> new TreeSet<>()).add(lesson.index());
-            } else if (meeting.isNeeded()) {
-                owed++;
             }
         }
-        return new Placing(at, owed);
+        return Placing.of(asked, at);
     }
 }

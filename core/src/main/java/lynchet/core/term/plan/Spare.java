@@ -71,12 +71,12 @@ final class Spare {
      * @param into in which classes something may be added
      */
     static Planner.Placing used(Asked asked, Planner.Placing placing, Predicate<Lesson> into) {
-        return asked.lessons().isEmpty() ? placing : new Spare(asked, placing).filled(placing.owed(), into);
+        return asked.lessons().isEmpty() ? placing : new Spare(asked, placing).filled(into);
     }
 
     private record Place(Item item, int lesson, double gain) {}
 
-    private Planner.Placing filled(int owed, Predicate<Lesson> into) {
+    private Planner.Placing filled(Predicate<Lesson> into) {
         List<Lesson> open = asked.lessons().stream()
                 .filter(Lesson::open)
                 .filter(into)
@@ -94,7 +94,7 @@ final class Spare {
                             .thenComparing(Place::lesson))
                     .orElse(null);
             if (best == null || best.gain() <= 0) {
-                return new Planner.Placing(at, owed);
+                return Planner.Placing.of(asked, at);
             }
             at.get(best.item().id()).add(best.lesson());
             minutes[best.lesson()] += best.item().again();

@@ -138,7 +138,8 @@ function RouteTable({ map, found, chosen, rankName, onChoose }: Props & { found:
 
 const keyOf = ({ route }: RouteView) => route.legs.map((leg) => `${leg.link} ${leg.reaction}`).join(' ');
 
-const name = (map: MapIndex, link: string | null) => map.technique.get(map.link.get(link ?? '')?.technique ?? '')?.name;
+const name = (map: MapIndex, link: string | null) =>
+  map.technique.get(map.link.get(link ?? '')?.technique ?? '')?.name;
 
 /** The chosen route, link by link. */
 function RouteCard({ map, view, onTechnique }: Props & { view: RouteView }) {

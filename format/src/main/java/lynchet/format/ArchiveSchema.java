@@ -15,6 +15,7 @@ import java.util.stream.Stream;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import lynchet.core.rule.Limits;
+import lynchet.core.rule.UsualValue;
 
 /** The JSON Schema of the archive, read off the core's own records, so that it cannot say something else. */
 public final class ArchiveSchema {
@@ -70,7 +71,7 @@ public final class ArchiveSchema {
     private Map<String, Object> record(Class<?> type) {
         Map<String, Object> properties = new LinkedHashMap<>();
         for (RecordComponent component : type.getRecordComponents()) {
-            properties.put(component.getName(), type(component.getAnnotatedType()));
+            properties.put(component.getName(), property(component));
         }
         return object(
                 properties,
@@ -78,6 +79,13 @@ public final class ArchiveSchema {
                         .map(RecordComponent::getName)
                         .filter(name -> ALWAYS.contains(name) && !isOptional(type, name))
                         .toList());
+    }
+
+    /** A property of a record, with what is usual where it may be left out. */
+    private Map<String, Object> property(RecordComponent component) {
+        Map<String, Object> property = new TreeMap<>(type(component.getAnnotatedType()));
+        UsualValue.of(component).ifPresent(usual -> property.put("default", usual));
+        return property;
     }
 
     private static boolean isOptional(Class<?> type, String name) {

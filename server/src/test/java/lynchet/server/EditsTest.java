@@ -112,7 +112,9 @@ class EditsTest {
     void whatWasAddedGoesAgainUnlessSomethingPointsAtIt() {
         head.post(
                         "/api/map/techniques",
-                        Map.of("id", "new-way", "name", "New way", "family", "PASS", "learn", 2, "master", 2))
+                        Map.of(
+                                "id", "new-way", "name", "New way", "family", "PASS", "learn", 2, "master", 2, "sided",
+                                true))
                 .expect(200);
         head.post(
                         "/api/map/links",

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BiConsumer;
 import java.util.stream.Stream;
 import lynchet.core.club.Part;
@@ -24,12 +25,14 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.IntNode;
+import tools.jackson.databind.node.NullNode;
 import tools.jackson.databind.node.ObjectNode;
 import tools.jackson.databind.node.StringNode;
 
 /**
  * Every write that the API document names, with one thing wrong in an otherwise good body: a reference at nothing, a
- * text one letter too long, a list one entry too long. Each is refused by field and rule, and the club stays as it was.
+ * text one letter too long, a list one entry too long, a number or a yes or no left out or null, anything of another type.
+ * Each is refused by field and rule, and the club stays as it was.
  */
 @ExtendWith(RunningClub.class)
 class EveryWriteTest {
@@ -91,6 +94,8 @@ class EveryWriteTest {
     private final String before = head.get("/api/archive").text();
     private final JsonNode club = Json.mapper().readTree(before);
     private final Set<String> known = ids(club, new TreeSet<>());
+
+    private final Set<String> shaped = ConcurrentHashMap.newKeySet();
 
     private static JsonNode read() {
         try {
@@ -239,6 +244,9 @@ class EveryWriteTest {
         });
         JsonNode full = good.deepCopy();
         limits(full, full, "", document.at("/components/schemas/" + schema), all, 0);
+        if (shaped.add(schema)) { // it is read the same wherever it is sent
+            shapes(full, full, "", document.at("/components/schemas/" + schema), all, 0);
+        }
         if (all.isEmpty()) { // nothing but a number: one that is out of all range
             each(good, "", (at, value) -> {
                 if (value.isInt()) {
@@ -291,6 +299,59 @@ class EveryWriteTest {
                             all,
                             depth + 1));
         }
+    }
+
+    private static final Map<String, List<JsonNode>> OTHER = Map.of(
+            "boolean",
+            List.of(IntNode.valueOf(1), StringNode.valueOf("true")),
+            "integer",
+            List.of(StringNode.valueOf("1"), Json.mapper().valueToTree(1.5)),
+            "number",
+            List.of(StringNode.valueOf("1")),
+            "string",
+            List.of(IntNode.valueOf(1)),
+            "array",
+            List.of(StringNode.valueOf("x")),
+            "object",
+            List.of(StringNode.valueOf("x")));
+
+    /** What is left out, null or of another type; of a list its first entry. */
+    private void shapes(JsonNode whole, JsonNode value, String at, JsonNode schema, List<Bad> all, int depth) {
+        JsonNode type = resolved(schema);
+        String plain = plainType(type);
+        boolean isNeeded = !at.matches(".*/\\d+")
+                && Set.of("boolean", "integer", "number").contains(plain)
+                && !type.path("type").isArray()
+                && !type.has("default");
+        if (isNeeded) {
+            all.add(new Bad(at + " null", field(at), "MISSING", with(whole, at, NullNode.getInstance())));
+            all.add(new Bad(at + " left out", field(at), "MISSING", without(whole, at)));
+        }
+        if (!at.isEmpty()) {
+            for (JsonNode other : OTHER.getOrDefault(type.has("properties") ? "object" : plain, List.of())) {
+                all.add(new Bad(at + " is " + other, field(at), null, with(whole, at, other)));
+            }
+        }
+        if (value.isArray() && !value.isEmpty() && depth < 6) {
+            shapes(whole, value.get(0), at + "/0", type.path("items"), all, depth + 1);
+        } else if (type.has("properties") && value.isObject() && depth < 6) {
+            type.path("properties")
+                    .properties()
+                    .forEach(property -> shapes(
+                            whole,
+                            value.path(property.getKey()),
+                            at + "/" + property.getKey(),
+                            property.getValue(),
+                            all,
+                            depth + 1));
+        }
+    }
+
+    private static JsonNode without(JsonNode whole, String at) {
+        JsonNode copy = whole.deepCopy();
+        int slash = at.lastIndexOf('/');
+        ((ObjectNode) copy.at(at.substring(0, slash))).remove(at.substring(slash + 1));
+        return copy;
     }
 
     private JsonNode resolved(JsonNode schema) {

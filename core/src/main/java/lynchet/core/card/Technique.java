@@ -7,6 +7,7 @@ import java.util.Set;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -43,7 +44,7 @@ public record Technique(
         List<@Most(40) String> tags,
         int learn,
         int master,
-        boolean retired) {
+        @Usual("false") boolean retired) {
 
     public Technique {
         Say.id("a technique", id);

@@ -5,6 +5,7 @@ import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,7 +22,7 @@ public record Chain(
         @Most(40) @Nullable String owner,
         String start,
         @Nullable ChainStep first,
-        boolean retired) {
+        @Usual("false") boolean retired) {
 
     /** Steps on one path, and steps in all: more than anyone can teach, less than can harm the server. */
     public static final int MOST_DEEP = 40;

@@ -4,6 +4,7 @@ import java.util.List;
 import lynchet.core.card.Need;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -26,7 +27,7 @@ public record Link(
         @Nullable String partial,
         @Nullable String ifStopped,
         @Most(400) @Nullable String note,
-        boolean retired) {
+        @Usual("false") boolean retired) {
 
     /** The end of the fight in my favour. */
     public static final String TAP = "TAP";

@@ -8,6 +8,7 @@ import lynchet.core.card.Jacket;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,12 +26,12 @@ public record Position(
         double control,
         Map<String, Double> controlIn,
         Jacket jacket,
-        boolean pin,
+        @Usual("false") boolean pin,
         @Most(400) String summary,
         List<@Most(300) String> details,
         List<@Most(300) String> cautions,
         @Most(300) @Nullable String fewWaysBecause,
-        boolean retired) {
+        @Usual("false") boolean retired) {
 
     public Position {
         Say.id("a position", id);

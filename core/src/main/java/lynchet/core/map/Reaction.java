@@ -3,6 +3,7 @@ package lynchet.core.map;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,7 +25,7 @@ public record Reaction(
         String leaves,
         @Nullable String attack,
         @Nullable String fault,
-        boolean retired) {
+        @Usual("false") boolean retired) {
 
     public Reaction {
         Say.id("a reaction", id);

@@ -2,6 +2,7 @@ package lynchet.core.mat;
 
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,12 +31,12 @@ public record Block(
         @Nullable Dose dose,
         @Most(120) @Nullable String watchCue,
         @Nullable String watchFault,
-        int fromStep,
-        int toStep,
+        @Usual("0") int fromStep,
+        @Usual("0") int toStep,
         @Nullable String position,
         Leads leads,
-        int work,
-        int rest) {
+        @Usual("0") int work,
+        @Usual("0") int rest) {
 
     private static final int MINUTE = 60;
 

@@ -2,6 +2,7 @@ package lynchet.core.mat;
 
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,12 +18,12 @@ import org.jspecify.annotations.Nullable;
 public record Dose(
         int reps,
         Side sides,
-        int swaps,
+        @Usual("0") int swaps,
         Tempo tempo,
-        int resistance,
+        @Usual("0") int resistance,
         Surface surface,
-        int explain,
-        int pace,
+        @Usual("0") int explain,
+        @Usual("0") int pace,
         @Most(120) @Nullable String stop) {
 
     /** How fast. */

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,12 +26,12 @@ public record PracticeEntry(
         @Nullable String chain,
         Side side,
         int reps,
-        boolean part,
+        @Usual("false") boolean part,
         Role role,
         @Most(200) List<String> except,
         Instant at,
         @Most(40) String by,
-        boolean withdrawn) {
+        @Usual("false") boolean withdrawn) {
 
     public PracticeEntry {
         Say.id("a practice entry", id);

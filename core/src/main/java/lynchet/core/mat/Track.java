@@ -7,6 +7,7 @@ import java.util.List;
 import lynchet.core.card.Jacket;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /** A stream of classes: juniors, fundamentals, no-jacket …, with its weekly times. */
@@ -31,7 +32,7 @@ public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> 
             int minutes,
             @Nullable String area,
             @Most(40) @Nullable String coach,
-            int lanes) {
+            @Usual("0") int lanes) {
         public Slot {
             Say.id("a slot", id);
             Say.there("the day of slot " + id, day);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,10 +34,10 @@ public record TrainingClass(
         @Nullable String area,
         @Most(200) @Nullable String theme,
         List<Block> blocks,
-        boolean cancelled,
-        boolean pinned,
+        @Usual("false") boolean cancelled,
+        @Usual("false") boolean pinned,
         @Most(500) @Nullable String handOver,
-        int lanes) {
+        @Usual("0") int lanes) {
 
     public TrainingClass {
         Say.id("a class", id);

@@ -144,7 +144,7 @@ public final class Progress {
      */
     public List<String> falls(Rank rank) {
         return rank.syllabus().stream()
-                .flatMap(group -> group.items().stream().filter(item -> !group.isChosen() || isMet(item)))
+                .flatMap(group -> group.items().stream().filter(item -> !group.choosesSome() || isMet(item)))
                 .flatMap(item -> Ladder.techniqueOf(item, map).stream())
                 .map(id -> map.technique(id).orElseThrow())
                 .filter(technique -> technique.family() != Family.BREAKFALL)

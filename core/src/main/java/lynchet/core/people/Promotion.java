@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,7 +32,7 @@ public record Promotion(
         String to,
         int stripes,
         LocalDate date,
-        boolean fromBefore,
+        @Usual("false") boolean fromBefore,
         Readiness.@Nullable Verdict verdict,
         List<Figure> figures,
         @Most(300) @Nullable String reason,

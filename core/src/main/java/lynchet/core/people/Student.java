@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -41,7 +42,7 @@ public record Student(
         @Nullable Integer heightCm,
         Lead lead,
         List<String> tracks,
-        int priorClasses,
+        @Usual("0") int priorClasses,
         @Nullable LocalDate memberUntil,
         @Nullable Contacts contacts,
         @Most(200) List<Hold> holds,

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,7 +19,7 @@ public record Merit(
         String student,
         Kind kind,
         LocalDate on,
-        int classes,
+        @Usual("0") int classes,
         @Most(120) String words,
         @Nullable Instant at,
         @Most(40) @Nullable String by) {

@@ -4,6 +4,7 @@ import lynchet.core.mat.Role;
 import lynchet.core.mat.Standard;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,8 +25,8 @@ public record Item(
         Standard standard,
         Sides sides,
         Role role,
-        int count,
-        int stripe) {
+        @Usual("0") int count,
+        @Usual("0") int stripe) {
 
     /** What sort of thing is asked. Breakfalls and movements are techniques. */
     public enum Kind {

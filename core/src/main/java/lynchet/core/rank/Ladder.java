@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -26,10 +27,10 @@ import org.jspecify.annotations.Nullable;
 public record Ladder(
         String id,
         String name,
-        int fromAge,
-        int toAge,
+        @Usual("0") int fromAge,
+        @Usual("0") int toAge,
         @Nullable String ruleset,
-        boolean examList,
+        @Usual("false") boolean examList,
         List<Rank> ranks,
         Policy policy,
         @Nullable String nextLadder,

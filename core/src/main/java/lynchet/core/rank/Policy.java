@@ -3,6 +3,7 @@ package lynchet.core.rank;
 import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,16 +22,16 @@ import org.jspecify.annotations.Nullable;
 public record Policy(
         Stripes stripes,
         Belt belt,
-        int classesPerStripe,
-        boolean oneClassADay,
+        @Usual("0") int classesPerStripe,
+        @Usual("false") boolean oneClassADay,
         List<Integer> promotionMonths,
-        int techniqueMinutes,
-        double classesAWeek,
-        double attendanceShare,
+        @Usual("0") int techniqueMinutes,
+        @Usual("0") double classesAWeek,
+        @Usual("0") double attendanceShare,
         @Nullable Double standing,
-        boolean seminars,
-        boolean chart,
-        boolean conduct) {
+        @Usual("false") boolean seminars,
+        @Usual("false") boolean chart,
+        @Usual("false") boolean conduct) {
 
     /** How stripes are given. */
     public enum Stripes {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 
 /**
  * A belt in a ladder. Its syllabus is what is worked on while wearing it and must be met to leave it.
@@ -17,9 +18,9 @@ public record Rank(
         String id,
         @Most(60) String name,
         List<@Most(20) String> colours,
-        int stripes,
-        int minAge,
-        int minWeeks,
+        @Usual("0") int stripes,
+        @Usual("0") int minAge,
+        @Usual("0") int minWeeks,
         List<SyllabusGroup> syllabus) {
 
     public Rank {

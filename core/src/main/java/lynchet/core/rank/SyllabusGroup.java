@@ -3,6 +3,7 @@ package lynchet.core.rank;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 
 /**
  * A named part of a syllabus.
@@ -10,7 +11,7 @@ import lynchet.core.rule.Say;
  * @param choose how many of the items must be met; 0: all of them
  */
 public record SyllabusGroup(
-        String name, int choose, @Most(200) List<Item> items) {
+        String name, @Usual("0") int choose, @Most(200) List<Item> items) {
     public SyllabusGroup {
         Say.text("the name of a syllabus group", name);
         items = Say.list(items);
@@ -18,7 +19,7 @@ public record SyllabusGroup(
     }
 
     /** Whether fewer are asked for than there are. */
-    public boolean isChosen() {
+    public boolean choosesSome() {
         return choose > 0 && choose < items.size();
     }
 

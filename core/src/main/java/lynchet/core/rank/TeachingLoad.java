@@ -53,19 +53,19 @@ public final class TeachingLoad {
         return new Load(
                 needed,
                 available(ladder.policy(), rank),
-                rank.syllabus().stream().anyMatch(SyllabusGroup::isChosen));
+                rank.syllabus().stream().anyMatch(SyllabusGroup::choosesSome));
     }
 
     /** What has to be taught stands first: what is chosen may share some of it. */
     private double of(Rank rank) {
         double all = rank.syllabus().stream()
-                .filter(group -> !group.isChosen())
+                .filter(group -> !group.choosesSome())
                 .flatMap(group -> group.items().stream())
                 .mapToDouble(item -> minutes(item, minutes))
                 .sum();
         return all
                 + rank.syllabus().stream()
-                        .filter(SyllabusGroup::isChosen)
+                        .filter(SyllabusGroup::choosesSome)
                         .mapToDouble(this::cheapest)
                         .sum();
     }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,7 +24,7 @@ public record TermPlan(
         String term,
         String track,
         int fresh,
-        int minutes,
+        @Usual("0") int minutes,
         @Most(200) List<Goal> goals,
         @Most(2000) List<Placed> placed) {
 
@@ -39,7 +40,7 @@ public record TermPlan(
             @Nullable String chain,
             boolean must,
             @Nullable LocalDate week,
-            boolean known) {
+            @Usual("false") boolean known) {
 
         /** Whether it is one of both, and not both. */
         public boolean namesOne() {
@@ -59,7 +60,11 @@ public record TermPlan(
      * @param slot id of the weekly time
      * @param kept whether the planner leaves it there
      */
-    public record Placed(String goal, String slot, LocalDate on, boolean kept) {
+    public record Placed(
+            String goal,
+            String slot,
+            LocalDate on,
+            @Usual("false") boolean kept) {
         public Placed {
             Say.there("the goal that is placed", goal);
             Say.there("the weekly time of " + goal, slot);

@@ -9,6 +9,7 @@ import lynchet.core.people.Student;
 import lynchet.core.people.StudentRecord;
 import lynchet.core.round.Round;
 import lynchet.core.rule.Most;
+import lynchet.core.rule.Usual;
 import lynchet.core.safety.Incident;
 import lynchet.server.mat.CreditStore;
 import lynchet.server.mat.MarkStore;
@@ -103,7 +104,7 @@ class EraseController {
     }
 
     /** The name, written once more, and whether it goes from what others wrote as well. */
-    record Erase(@Most(100) String name, boolean fromText) {}
+    record Erase(@Most(100) String name, @Usual("false") boolean fromText) {}
 
     @PostMapping("/erase")
     Erasing.Erased erase(@PathVariable String id, @RequestBody Erase asked) {

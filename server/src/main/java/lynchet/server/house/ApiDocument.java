@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import lynchet.core.rule.Limits;
+import lynchet.core.rule.UsualValue;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.beans.factory.annotation.Qualifier;
@@ -42,14 +43,14 @@ class ApiDocument {
             Map<String, Schema> schemas = new TreeMap<>(document.getComponents().getSchemas());
             schemas.values().forEach(ApiDocument::requireAll);
             SpokenRecords spoken = new SpokenRecords(handlers);
-            spoken.sent().values().forEach(record -> each(schemas, record, ApiDocument::limit));
+            spoken.sent().values().forEach(record -> each(schemas, record, ApiDocument::sent));
             spoken.all().values().forEach(record -> each(schemas, record, ApiDocument::nullable));
             document.getComponents().setSchemas(schemas);
         };
     }
 
     private interface Say {
-        Schema<?> of(Schema<?> property, AnnotatedType type);
+        Schema<?> of(Schema<?> property, RecordComponent component);
     }
 
     @SuppressWarnings({"rawtypes", "unchecked"})
@@ -60,15 +61,14 @@ class ApiDocument {
         }
         Map<String, Schema> properties = schema.getProperties();
         for (RecordComponent component : record.getRecordComponents()) {
-            properties.computeIfPresent(
-                    component.getName(), (name, property) -> say.of(property, component.getAnnotatedType()));
+            properties.computeIfPresent(component.getName(), (name, property) -> say.of(property, component));
         }
     }
 
     /** What may be null says so. */
     @SuppressWarnings("unchecked")
-    private static Schema<?> nullable(Schema<?> property, AnnotatedType type) {
-        if (!type.isAnnotationPresent(Nullable.class)) {
+    private static Schema<?> nullable(Schema<?> property, RecordComponent component) {
+        if (!component.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
             return property;
         }
         if (property.get$ref() != null) {
@@ -83,7 +83,12 @@ class ApiDocument {
         return property;
     }
 
-    /** What is sent says how long its texts and lists may be. */
+    /** What is sent says how long its texts and lists may be, and what is usual where something may be left out. */
+    private static Schema<?> sent(Schema<?> property, RecordComponent component) {
+        UsualValue.of(component).ifPresent(property::setDefault);
+        return limit(property, component.getAnnotatedType());
+    }
+
     private static Schema<?> limit(Schema<?> property, AnnotatedType type) {
         Limits.most(type).ifPresent(most -> {
             if (property.getItems() != null) {

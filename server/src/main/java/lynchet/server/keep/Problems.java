@@ -24,6 +24,9 @@ import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.MismatchedInputException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
 /** Every error as problem details with a code and the place it is about. */
 @RestControllerAdvice
@@ -112,11 +115,37 @@ class Problems extends ResponseEntityExceptionHandler {
                     .append(step.getPropertyName() != null ? step.getPropertyName() : step.getIndex()));
             where = path.toString();
             Throwable cause = unreadable.getCause();
-            sentence = cause instanceof IllegalArgumentException ? cause.getMessage() : unreadable.getOriginalMessage();
-            code = cause instanceof Nonsense refused ? refused.rule().name() : code;
+            boolean isRefused = cause instanceof IllegalArgumentException;
+            sentence = isRefused ? cause.getMessage() : unreadable(unreadable, where);
+            code = cause instanceof Nonsense refused
+                    ? refused.rule().name()
+                    : isMissing(unreadable) ? Nonsense.Rule.MISSING.name() : code;
         }
         ProblemDetail problem = problem(HttpStatus.BAD_REQUEST, code, where, sentence(sentence));
         return ResponseEntity.badRequest().body(problem);
+    }
+
+    /** Whether a number, or a yes or no, is missing or null. */
+    private static boolean isMissing(JacksonException unreadable) {
+        return unreadable instanceof MismatchedInputException
+                && unreadable.getOriginalMessage().startsWith("Cannot map `null` into type");
+    }
+
+    /** What cannot be read, without a word of how it is read. */
+    private static String unreadable(JacksonException unreadable, String where) {
+        String field = where.isEmpty() ? "this" : where.substring(where.lastIndexOf('/') + 1);
+        if (isMissing(unreadable)) {
+            return field + " is missing";
+        }
+        if (unreadable instanceof UnrecognizedPropertyException) {
+            return "there is no field called " + field;
+        }
+        if (unreadable instanceof InvalidFormatException wrong) {
+            return "\u201c" + wrong.getValue() + "\u201d cannot be read as " + field;
+        }
+        return unreadable instanceof MismatchedInputException
+                ? field + " cannot be read as it was sent"
+                : unreadable.getOriginalMessage();
     }
 
     /** A parameter that is missing or cannot be read is named, like every other bad input. */

@@ -336,10 +336,11 @@ public class RecordStore {
         return stamped;
     }
 
-    /** Takes one back; one that is not there is taken back already. */
+    /** Takes one back; for one that is not there it says so. */
     @Transactional
     public void takeBackTally(String id) {
-        tallies.find(id).ifPresent(there -> tallies.remove(List.of(there.id())));
+        Tally there = tallies.find(id).orElseThrow(() -> Refusal.missing("tally", id));
+        tallies.remove(List.of(there.id()));
     }
 
     /** Faults of the room in a class, in the order they were ticked. */

@@ -201,6 +201,8 @@ class EraseTest {
                                 "pr-erase",
                                 "classId",
                                 CLASS,
+                                "round",
+                                1,
                                 "groups",
                                 List.of(Map.of("people", List.of(id, "kit-harrowgate")))),
                         null)

@@ -48,7 +48,7 @@ class PairTest {
     }
 
     private static Map<String, Object> pairing(String id, String... group) {
-        return Map.of("id", id, "classId", CLASS, "groups", List.of(Map.of("people", List.of(group))));
+        return Map.of("id", id, "classId", CLASS, "round", 1, "groups", List.of(Map.of("people", List.of(group))));
     }
 
     /** A chain with a throw in it throws, though the block names no technique. */
@@ -180,7 +180,7 @@ class PairTest {
         coach.put("/api/pairings/mine", pairing("mine", "devrim-hallow", "nell-corrow"), null)
                 .expect(200);
         Map<String, Object> elsewhere =
-                Map.of("id", "mine", "classId", "juniors-" + RunningClub.TODAY, "groups", List.of());
+                Map.of("id", "mine", "classId", "juniors-" + RunningClub.TODAY, "round", 1, "groups", List.of());
         assertThat(coach.put("/api/pairings/mine", elsewhere, null).status()).isEqualTo(409);
         assertThat(room("").path("rounds").toString()).doesNotContain("\"bad\"");
     }

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Usual;
 
 /**
  * Theme weeks that come round again and again, so that somebody new may begin in any of them.
@@ -17,7 +18,7 @@ public record ThemeCycle(
         String id,
         String track,
         LocalDate from,
-        int minutes,
+        @Usual("0") int minutes,
         @Most(ThemeCycle.MOST_WEEKS) List<Theme> themes) {
 
     /** A cycle has no more weeks. */

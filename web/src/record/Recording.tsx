@@ -39,6 +39,8 @@ function nowKept(client: QueryClient, one: Waiting) {
     client.setQueryData<ClassSheet>(['classes', classOf(one)], (sheet) => sheet && withWaiting(sheet, [one]));
 }
 
+const isServerWell = async () => (await fetch('/actuator/health', { cache: 'no-store' })).ok;
+
 /** Gives every screen the outbox, which sends under whoever is signed in. */
 export function Recording({ kept, children }: { kept: Promise<Database>; children: ReactNode }) {
   const client = useQueryClient();
@@ -49,6 +51,7 @@ export function Recording({ kept, children }: { kept: Promise<Database>; childre
         send,
         (one) => nowKept(client, one),
         (taken) => readAgain(client, taken),
+        isServerWell,
       ),
     [kept, client],
   );

@@ -1,5 +1,6 @@
 import { useDisclosure } from '@mantine/hooks';
 import { lazy, Suspense } from 'react';
+import { isUrgent } from './outbox';
 import { useWaiting } from './Recording';
 import classes from './WaitingNote.module.css';
 
@@ -11,6 +12,7 @@ export function WaitingNote() {
   const [opened, { open, close }] = useDisclosure();
   const refused = all.filter((one) => one.aside !== undefined).length;
   const waiting = all.length - refused;
+  const urgent = all.filter((one) => isUrgent(one) && one.aside !== undefined);
   if (all.length === 0) return null;
   const said = [waiting > 0 && `${waiting} waiting to send`, refused > 0 && `${refused} not taken`].filter(
     Boolean,
@@ -20,6 +22,12 @@ export function WaitingNote() {
       <button type="button" className={refused ? classes.refused : classes.note} onClick={open} data-waiting>
         {said.join(', ')}
       </button>
+      {urgent.length > 0 && (
+        <button type="button" className={classes.urgent} role="alert" onClick={open}>
+          Not taken by the server: {urgent.map((one) => one.says).join('; ')}. What it stops still holds on
+          this device.
+        </button>
+      )}
       {opened && (
         <Suspense>
           <WaitingLine all={all} onClose={close} />

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Problem } from '../api/client';
 import { openKept } from './kept';
-import { Outbox, type Sent, type Waiting } from './outbox';
+import { Outbox, pauseAfter, type Sent, type Waiting } from './outbox';
 
 let name = 0;
 let answer: (id: string) => unknown = () => undefined;
@@ -217,5 +217,121 @@ describe('the outbox', () => {
     now.mockRestore();
     expect(bodies.slice(2).map((body) => Boolean(body.at))).toEqual([true, false]);
     expect(box.all()).toEqual([]);
+  });
+
+  /** Ten answers of 500 over two minutes, while the server is well. */
+  const broken = async (box: Outbox, times: number, apart: number) => {
+    const from = box.all()[0].failed?.since ?? Date.now();
+    const now = vi.spyOn(Date, 'now');
+    for (let n = 0; n < times; n++) {
+      now.mockReturnValue(from + n * apart);
+      await box.flush();
+    }
+    now.mockRestore();
+  };
+
+  it('sets a record aside on which the server breaks, with what needs it, and goes on with the rest', async () => {
+    answer = refuse(500, 'broken', 'a1');
+    const box = open();
+    await box.signedInAs('coach');
+    await box.record(attend('a1'), 'Ana is here');
+    await box.record(mark('m1'), 'Ana: pass', 'a1');
+    await box.record(attend('a2'), 'Bo is here');
+    await box.flush();
+    asked = [];
+    await broken(box, 4, 15_000);
+    expect(box.all(), 'the line waits').toHaveLength(3);
+    await broken(box, 12, 15_000);
+    expect(asked.filter((one) => one.endsWith('a2'))).toEqual(['POST /attendance a2']);
+    expect(box.all().map((one) => [one.says, one.aside !== undefined])).toEqual([
+      ['Ana is here', true],
+      ['Ana: pass', true],
+    ]);
+    answer = fine;
+    await box.retry(box.all()[0].place as number);
+    expect(box.all(), 'both are sent again').toEqual([]);
+  });
+
+  it('sets nothing aside within two minutes, or while the server is not well', async () => {
+    answer = refuse(500, 'broken');
+    const quick = open(`quick-${name}`);
+    await quick.signedInAs('coach');
+    await quick.record(attend('a1'), 'Ana is here');
+    await broken(quick, 30, 1000);
+    expect(quick.all().map((one) => one.aside)).toEqual([undefined]);
+    const ill = new Outbox(openKept(`ill-${name}`), send, fine, fine, async () => false);
+    await ill.signedInAs('coach');
+    await ill.record(attend('a1'), 'Ana is here');
+    await broken(ill, 30, 15_000);
+    expect(ill.all().map((one) => one.aside)).toEqual([undefined]);
+  });
+
+  it('waits longer after each failure, up to a limit, and never in step', () => {
+    const random = vi.spyOn(Math, 'random').mockReturnValue(0.5);
+    expect([0, 1, 2, 3, 4, 40].map((failures) => pauseAfter(failures, 20_000))).toEqual([
+      2000, 4000, 8000, 16_000, 20_000, 20_000,
+    ]);
+    random.mockReturnValue(0.1);
+    expect(pauseAfter(4, 20_000)).toBe(12_000);
+    random.mockRestore();
+  });
+
+  it('sends an incident that was not taken again at each start, until it is', async () => {
+    answer = refuse(422, 'no such person');
+    const knock: Sent = {
+      kind: 'incident',
+      body: {
+        id: 'i1',
+        student: 'ana',
+        classId: 'c',
+        kind: 'HEAD_KNOCK',
+        on: '2026-11-24',
+        time: null,
+        partner: null,
+      },
+    };
+    const before = open();
+    await before.signedInAs('coach');
+    await before.record(knock, 'Ana, head knock');
+    await before.record(attend('a1'), 'Ana is here');
+    await before.flush();
+    expect(before.all().map((one) => one.aside)).toEqual(['no such person', 'no such person']);
+    answer = fine;
+    const after = open();
+    await after.signedInAs('coach');
+    expect(
+      after.all().map((one) => one.says),
+      'only what is urgent',
+    ).toEqual(['Ana is here']);
+  });
+
+  it('sends what a page from before kept as that page meant it', async () => {
+    const db = await openKept(`old-${name}`);
+    const old = { account: 'coach', says: '', at: new Date().toISOString() };
+    await db.add('waiting', { ...old, kind: 'mark', body: { id: 'm1', student: 'ana' } } as Waiting);
+    await db.add('waiting', {
+      ...old,
+      kind: 'start',
+      body: { id: 's1', classId: 'c', blockId: 'b', position: 'p' },
+    } as unknown as Waiting);
+    await db.add('waiting', {
+      ...old,
+      kind: 'mark',
+      body: { id: 'm2', student: 'ana', passed: true },
+    } as Waiting);
+    sent = [];
+    const box = open(`old-${name}`);
+    await box.signedInAs('coach');
+    expect(sent).toMatchObject([
+      { id: 'm1', passed: false },
+      { id: 's1', escaped: false },
+      { id: 'm2', passed: true },
+    ]);
+    sent = [];
+    await box.record(mark('m3'), 'Ana');
+    await box.flush();
+    expect(sent, 'a page of today says it itself').toEqual([
+      { id: 'm3', student: 'ana', withdraws: undefined },
+    ]);
   });
 });

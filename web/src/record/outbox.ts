@@ -25,7 +25,8 @@ export type Sent =
  * One record on its way.
  *
  * `place`: where it stands in the line; `needs`: the record that must have been taken before it; `at`: when it was recorded;
- * `aside`: why it is not sent any more, in the server's words.
+ * `aside`: why it is not sent any more, in the server's words; `failed`: how often the server broke on it, and since when;
+ * `format`: by which rules its body was written, nothing: those of the first pages.
  */
 export type Waiting = Sent & {
   place?: number;
@@ -34,7 +35,25 @@ export type Waiting = Sent & {
   at: string;
   needs?: string;
   aside?: string;
+  failed?: { times: number; since: number };
+  format?: typeof FORMAT;
 };
+
+/** Since this format a body says every yes and no and every number that the server asks for. */
+const FORMAT = 2;
+
+/** What the first pages meant by leaving it out. */
+const MEANT: Partial<Record<Sent['kind'], object>> = {
+  mark: { passed: false },
+  start: { escaped: false },
+  pair: { round: 0 },
+};
+
+/** The body as it is sent, whatever page recorded it. */
+const bodyOf = (one: Waiting) => (one.format === FORMAT ? one.body : { ...MEANT[one.kind], ...one.body });
+
+/** Somebody was hurt: such a record is never quietly given up. */
+export const isUrgent = (one: Waiting) => one.kind === 'incident';
 
 const PATHS = {
   guest: '/people',
@@ -62,8 +81,19 @@ const idOf = (one: Waiting) => (isBack(one) ? '' : one.body.id);
 
 export type Send = (method: string, path: string, body?: unknown) => Promise<unknown>;
 
-/** How long to wait before the next try when the server does not answer. */
-const PAUSE = 4000;
+/** How long to wait before the next try: twice as long each time up to the most, and never in step with other devices. */
+const PAUSE = 2000;
+const LONGEST_PAUSE = 20_000;
+
+/** A server that is not reached may be back at any moment. */
+const LONGEST_OFFLINE = 6000;
+
+export const pauseAfter = (failures: number, longest: number) =>
+  Math.min(longest, PAUSE * 2 ** Math.min(failures, 8)) * (0.5 + Math.random());
+
+/** So often, over so long, the server may break on one record while it is well otherwise; then the rest go on. */
+const MOST_BROKEN = 10;
+const LEAST_BROKEN_MS = 120_000;
 
 /** What is sent later than this says when it was recorded; before, the server's clock is the better one. */
 const LATE = 2_000;
@@ -86,6 +116,8 @@ export class Outbox {
   private timer: ReturnType<typeof setTimeout> | undefined;
   private readonly listeners = new Set<() => void>();
   private readonly others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('outbox');
+  private failures = 0;
+  private hasStarted = false;
   /** Whether the last try found the server. */
   reached = true;
 
@@ -96,6 +128,8 @@ export class Outbox {
     private readonly taken: (one: Waiting) => void,
     /** Told of all that were taken when nothing more can be sent for now. */
     private readonly rested: (taken: Waiting[]) => void = () => {},
+    /** Whether the server says that it is well. */
+    private readonly isWell: () => Promise<boolean> = () => Promise.resolve(true),
   ) {
     this.others?.addEventListener('message', () => this.load());
   }
@@ -120,7 +154,18 @@ export class Outbox {
     this.account = account;
     this.who = account ?? this.who;
     await this.load();
+    if (account && !this.hasStarted) {
+      this.hasStarted = true;
+      await this.urgentOnceMore();
+    }
     await this.flush();
+  }
+
+  /** At each start what is urgent and was set aside is tried again. */
+  private async urgentOnceMore(): Promise<void> {
+    for (const one of this.line.filter((w) => isUrgent(w) && w.aside !== undefined))
+      await (await this.db).put('waiting', { ...one, aside: undefined, failed: undefined });
+    await this.load();
   }
 
   /** Keeps a record; it is safe in this browser when the promise is fulfilled, and sent as soon as may be. */
@@ -130,6 +175,7 @@ export class Outbox {
       account: this.who,
       says,
       at: new Date().toISOString(),
+      format: FORMAT,
       ...(needs ? { needs } : {}),
     };
     await (await this.db).add('waiting', one);
@@ -165,7 +211,7 @@ export class Outbox {
     const one = this.line.find((w) => w.place === place);
     if (!one) return;
     for (const w of this.line.filter((w) => w.place === place || (w.needs && w.needs === idOf(one))))
-      await (await this.db).put('waiting', { ...w, aside: undefined });
+      await (await this.db).put('waiting', { ...w, aside: undefined, failed: undefined });
     await this.changed();
     await this.flush();
   }
@@ -209,11 +255,15 @@ export class Outbox {
       try {
         await this.sendOne(one);
         this.reached = true;
+        this.failures = 0;
       } catch (error) {
         const problem = error as Problem;
         if (!(problem instanceof Problem) || problem.status === 401 || isPassing(problem)) {
+          if (await this.breaksTheServer(one, problem)) continue;
           this.reached = problem.status === 401;
-          this.timer = setTimeout(() => this.flush(), PAUSE);
+          const isThere = problem instanceof Problem && problem.status > 0;
+          const longest = isThere ? LONGEST_PAUSE : LONGEST_OFFLINE;
+          this.timer = setTimeout(() => this.flush(), pauseAfter(this.failures++, longest));
           this.tell();
           return;
         }
@@ -227,6 +277,21 @@ export class Outbox {
     }
   }
 
+  /** Whether it is this record that the server breaks on, again and again while it is well: then it is set aside. */
+  private async breaksTheServer(one: Waiting, problem: Problem): Promise<boolean> {
+    if (!(problem instanceof Problem) || problem.status < 500) return false;
+    const failed = { times: (one.failed?.times ?? 0) + 1, since: one.failed?.since ?? Date.now() };
+    const isOften = failed.times >= MOST_BROKEN && Date.now() - failed.since >= LEAST_BROKEN_MS;
+    if (isOften && (await this.isWell().catch(() => false))) {
+      await this.setAside(one, 'The server could not deal with it. It is kept here; tell the head coach.');
+      this.failures = 0;
+      return true;
+    }
+    await (await this.db).put('waiting', { ...one, failed });
+    await this.load();
+    return false;
+  }
+
   private async sendOne(one: Waiting): Promise<void> {
     if (isBack(one)) {
       const path = BACK[one.kind];
@@ -235,18 +300,18 @@ export class Outbox {
         if (!(error instanceof Problem && error.status === 404)) throw error;
       });
     } else if (one.kind === 'pair') {
-      await this.send('PUT', `/pairings/${one.body.id}`, one.body); // whoever changed them last is right
+      await this.send('PUT', `/pairings/${one.body.id}`, bodyOf(one)); // whoever changed them last is right
     } else if (one.kind === 'incident') {
       await this.send('POST', PATHS.incident, { incident: one.body });
     } else {
       const isLate = one.kind !== 'guest' && Date.now() - Date.parse(one.at) > LATE;
       const path = PATHS[one.kind];
-      if (!isLate) await this.send('POST', path, one.body);
+      if (!isLate) await this.send('POST', path, bodyOf(one));
       else
-        await this.send('POST', path, { ...one.body, at: one.at }).catch((error) => {
+        await this.send('POST', path, { ...bodyOf(one), at: one.at }).catch((error) => {
           // This device's clock goes ahead: the server's says when it came.
           if (!(error instanceof Problem && error.code === 'NOT_YET')) throw error;
-          return this.send('POST', path, one.body);
+          return this.send('POST', path, bodyOf(one));
         });
     }
   }

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
-import type { ClassSheet } from '../api/types';
+import type { ClassSheet, Name } from '../api/types';
 import type { Waiting } from './outbox';
-import { contested, withGuests, withWaiting } from './overlay';
+import { contested, withGuests, withKnocks, withPairs, withWaiting } from './overlay';
 
 const sheet = {
   training: { id: 'c' },
@@ -51,4 +51,26 @@ it('notices somebody who was taken out here while another device had checked the
   expect(contested(sheet, [{ ...out, id: 'a1' }])).toEqual([]);
   expect(contested(sheet, [{ ...out, at: '2026-11-24T17:00:00Z' }]), 'checked in again since').toEqual([]);
   expect(contested(sheet, [{ ...out, classId: 'other' }])).toEqual([]);
+});
+
+it('limits whoever knocked their head at once, also while the server has not taken it', () => {
+  const ana = { id: 'ana', limits: [] } as unknown as Name;
+  const bo = { id: 'bo', limits: [] } as unknown as Name;
+  const knock = (kind: string, more = {}) =>
+    waits({ kind: 'incident', body: { id: 'i1', student: 'ana', kind }, ...more });
+  expect(withKnocks([ana, bo], [knock('HEAD_KNOCK')]).map((one) => one.limits)).toEqual([['HEAD_KNOCK'], []]);
+  expect(withKnocks([ana], [knock('HEAD_KNOCK', { aside: 'no' })])[0].limits).toEqual(['HEAD_KNOCK']);
+  expect(withKnocks([ana], [knock('INJURY')])[0].limits).toEqual([]);
+});
+
+it('shows rounds in their order, each as it was changed last', () => {
+  const pair = (id: string, round: number, more = {}) =>
+    waits({ kind: 'pair', body: { id, classId: 'c', block: null, round, groups: [] }, ...more });
+  const shown = withPairs([], 'c', [
+    pair('second', 2),
+    pair('third', 3),
+    pair('first', 1),
+    pair('refused', 0, { aside: 'no' }),
+  ]);
+  expect(shown.map((one) => one.id)).toEqual(['first', 'second', 'third']);
 });

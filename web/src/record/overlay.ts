@@ -57,13 +57,11 @@ export function withGuests(names: Name[], waiting: Waiting[]): Name[] {
   return added.length === 0 ? names : [...names, ...added];
 }
 
-/** The same people, limited at once by a head knock that waits to be sent. */
+/** The same people, limited at once by a head knock that waits to be sent; also by one that the server did not take. */
 export function withKnocks(names: Name[], waiting: Waiting[]): Name[] {
   const knocked = new Set(
     waiting.flatMap((one) =>
-      one.kind === 'incident' && one.aside === undefined && one.body.kind === 'HEAD_KNOCK'
-        ? [one.body.student]
-        : [],
+      one.kind === 'incident' && one.body.kind === 'HEAD_KNOCK' ? [one.body.student] : [],
     ),
   );
   if (knocked.size === 0) return names;

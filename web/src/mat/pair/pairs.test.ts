@@ -110,7 +110,7 @@ describe('pairs without the server', () => {
     ).toEqual(['ac', 'bd']);
     expect(table.cost('c', 'a')).toBe(900);
     expect(table.fit('d', 'a')).toBe(false);
-    expect(table.fit('a', 'guest')).toBe(true);
+    expect(table.fit('a', 'guest'), 'whom nobody knows the coach pairs').toBe(false);
     expect(
       pairedUp(['a', 'c', 'd', 'e'], table)
         .map((group) => [...group].sort().join(''))
@@ -125,6 +125,10 @@ describe('pairs without the server', () => {
     ]);
     expect(placed('e', [['a', 'b', 'c']], ['e'], table)).toEqual([
       ['b', 'c'],
+      ['a', 'e'],
+    ]);
+    expect(placed('e', [['a', 'c', 'd']], ['e'], table), 'the two left of a trio have to fit').toEqual([
+      ['c', 'd'],
       ['a', 'e'],
     ]);
     expect(placed('e', [['a', 'b']], ['e'], table)).toEqual([['a', 'b', 'e']]);

@@ -11,7 +11,7 @@ export type Table = {
 /** Two or three who work together. */
 export type Group = string[];
 
-/** Somebody whom the room does not know, such as a guest of this minute, fits everybody; the coach looks. */
+/** Somebody whom the room does not know, such as a guest of this minute, is paired by the coach and not by itself. */
 export function tableOf(room: Room): Table {
   const place = new Map(room.people.map((id, n) => [id, n]));
   const said = new Map(
@@ -27,7 +27,7 @@ export function tableOf(room: Room): Table {
     knows: (id) => place.has(id),
     fit: (one, other) => {
       const couple = of(one, other);
-      return !couple || couple.cost !== null;
+      return place.has(one) && place.has(other) && (!couple || couple.cost !== null);
     },
     cost: (one, other) => of(one, other)?.cost ?? 0,
     why: (one, other) => of(one, other)?.why ?? [],

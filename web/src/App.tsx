@@ -4,6 +4,7 @@ import { Navigate, Route, Routes, useLocation } from 'react-router';
 import { LastSession, useWelcome } from './api/queries';
 import type { Session } from './api/types';
 import { Frame } from './frame/Frame';
+import { TypedBefore } from './frame/TypedBefore';
 import { SignIn } from './session/SignIn';
 import { Boundary, Failed, Waiting } from './ui/States';
 
@@ -94,6 +95,7 @@ export function App() {
             <SignInAgain welcome={welcome.data} was={session} />
           </Suspense>
         )}
+        <TypedBefore />
         <Boundary key={pathname}>
           <Suspense fallback={<Waiting height="80vh" />}>
             <Routes>

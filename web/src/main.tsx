@@ -10,11 +10,20 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App';
+import { Problem } from './api/client';
+import { reportError } from './api/report';
+import { goOnAfterAnUpdate } from './frame/updated';
 import { openKept } from './record/kept';
 import { keepLastKnown } from './record/lastKnown';
 import { Recording } from './record/Recording';
 import { Notices } from './ui/Notices';
 import { theme } from './ui/theme';
+
+goOnAfterAnUpdate();
+window.addEventListener('error', (event) => reportError(event.error));
+window.addEventListener('unhandledrejection', (event) => {
+  if (!(event.reason instanceof Problem)) reportError(event.reason);
+});
 
 const client = new QueryClient({
   defaultOptions: {

@@ -23,10 +23,12 @@ export function WaitingNote() {
         {said.join(', ')}
       </button>
       {urgent.length > 0 && (
-        <button type="button" className={classes.urgent} role="alert" onClick={open}>
-          Not taken by the server: {urgent.map((one) => one.says).join('; ')}. What it stops still holds on
-          this device.
-        </button>
+        <div role="alert" className={classes.alert}>
+          <button type="button" className={classes.urgent} onClick={open}>
+            Not taken by the server: {urgent.map((one) => one.says).join('; ')}. What it stops still holds on
+            this device.
+          </button>
+        </div>
       )}
       {opened && (
         <Suspense>

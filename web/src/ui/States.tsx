@@ -3,6 +3,7 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import { Component, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../api/queries';
+import { reportError } from '../api/report';
 import classes from './States.module.css';
 
 /** A skeleton of the size of what is coming, so that nothing jumps. */
@@ -75,6 +76,10 @@ export class Boundary extends Component<{ children: ReactNode }, { error: Error 
 
   static getDerivedStateFromError(error: Error) {
     return { error };
+  }
+
+  componentDidCatch(error: Error) {
+    reportError(error);
   }
 
   render() {

@@ -61,6 +61,7 @@ class EveryWriteTest {
                     "WayBack",
                     "{\"steps\":[{\"from\":\"2026-11-24\",\"limits\":[\"NO_LIVE\"],\"note\":\"x\"}],\"full\":\"2026-12-24\"}"),
             Map.entry("Longer", "{\"days\":700}"),
+            Map.entry("PageError", "{\"page\":\"/map\",\"error\":\"TypeError\",\"stack\":[\"x\"]}"),
             Map.entry("HoldBack", "{\"reason\":\"x\"}"),
             Map.entry("Erase", "{\"name\":\"Nobody\"}"),
             Map.entry(

@@ -49,33 +49,9 @@ class Erasing {
             "attendance_gone", List.of("student"),
             "round", List.of("first_student", "second_student"));
 
-    /** Where people write what they like. */
-    private static final List<Free> FREE = List.of(
-            new Free("student", "person", "body", "id", true),
-            new Free("training_class", "class", "body", "id", true),
-            new Free("grading", "grading", "body", "id", true),
-            new Free("promotion", "promotion", "reason", "id", true),
-            new Free("round_event", "round", "note", "round", true),
-            new Free("incident", "incident", "body", "id", true),
-            new Free("credit", "credit", "note", "id", true),
-            new Free("nomination", "nomination", "body", "id", true),
-            new Free("merit", "merit", "words", "id", true),
-            new Free("class_pattern", "kept class", "body", "id", false),
-            new Free("chain", "chain", "body", "id", false),
-            new Free("closure", "closed days", "body", "id", false),
-            new Free("track", "track", "body", "id", false));
-
     private static final int MOST_MENTIONS = 100;
     /** A name of fewer letters says nobody. */
     private static final int SHORTEST = 3;
-
-    /**
-     * @param kind what it is, in words
-     * @param column where the text stands
-     * @param id what names the row
-     * @param isRecord whether the name can be taken out here; what is taught is changed by hand
-     */
-    private record Free(String table, String kind, String column, String id, boolean isRecord) {}
 
     private final People people;
     private final Stores stores;
@@ -87,6 +63,7 @@ class Erasing {
     private final Disk disk;
     private final TransactionTemplate transaction;
     private final JdbcTemplate jdbc;
+    private final FreeTexts freeTexts;
 
     Erasing(
             People people,
@@ -98,7 +75,8 @@ class Erasing {
             Durable durable,
             Disk disk,
             TransactionTemplate transaction,
-            JdbcTemplate jdbc) {
+            JdbcTemplate jdbc,
+            FreeTexts freeTexts) {
         this.people = people;
         this.stores = stores;
         this.states = states;
@@ -109,6 +87,7 @@ class Erasing {
         this.disk = disk;
         this.transaction = transaction;
         this.jdbc = jdbc;
+        this.freeTexts = freeTexts;
     }
 
     /**
@@ -183,8 +162,8 @@ class Erasing {
         });
         students.remove(Set.of(gone.id()));
         if (fromText && gone.name().length() >= SHORTEST) {
-            FREE.stream()
-                    .filter(Free::isRecord)
+            freeTexts.all().stream()
+                    .filter(FreeTexts.FreeText::isRecord)
                     .forEach(free -> swap(free.table(), free.column(), gone.name(), Student.ERASED));
         }
         journal(gone, other);
@@ -243,7 +222,7 @@ class Erasing {
         if (name.length() < SHORTEST) {
             return mentions;
         }
-        for (Free free : FREE) {
+        for (FreeTexts.FreeText free : freeTexts.all()) {
             jdbc.query(
                     "select " + free.id() + ", " + free.column() + " from " + free.table() + " where locate(?, lower("
                             + free.column() + ")) > 0 limit " + MOST_MENTIONS,

@@ -70,6 +70,8 @@ class Guard {
                         .hasRole(Role.HEAD.name())
                         .requestMatchers(GET, "/api/**", "/v3/api-docs/**")
                         .authenticated()
+                        .requestMatchers(POST, "/api/page-errors")
+                        .authenticated()
                         .requestMatchers(
                                 POST,
                                 "/api/attendance",

@@ -15,6 +15,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.security.concurrent.DelegatingSecurityContextRunnable;
 import org.springframework.stereotype.Component;
@@ -153,9 +154,17 @@ public class Jobs {
             job.view = end(at, State.DONE, result, null);
         } catch (Progress.Cancelled cancelled) {
             job.view = end(at, State.CANCELLED, null, null);
-        } catch (RuntimeException failed) {
-            job.view = end(at, State.FAILED, null, problems.of(failed));
-            LOG.debug("A job failed", failed);
+        } catch (Throwable failed) {
+            ProblemDetail problem = problems.of(failed);
+            job.view = end(at, State.FAILED, null, problem);
+            if (problem.getStatus() < HttpStatus.INTERNAL_SERVER_ERROR.value()) {
+                LOG.info("The job {} was refused: {}", at.what(), problem.getDetail());
+            } else {
+                LOG.error("The job {} failed", at.what(), failed);
+            }
+            if (failed instanceof Error error) {
+                throw error;
+            }
         }
     }
 

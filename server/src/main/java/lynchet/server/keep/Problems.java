@@ -76,8 +76,8 @@ class Problems extends ResponseEntityExceptionHandler {
                 "Somebody changed the same thing in the same moment. Nothing was changed; look and try again.");
     }
 
-    /** The problem that an exception is, for work that runs outside a request. */
-    ProblemDetail of(RuntimeException e) {
+    /** The problem that something thrown is, for work that runs outside a request. */
+    ProblemDetail of(Throwable e) {
         if (e instanceof Refusal refusal) {
             return refused(refusal);
         }
@@ -90,17 +90,21 @@ class Problems extends ResponseEntityExceptionHandler {
         if (e instanceof OptimisticLockingFailureException overtaken) {
             return overtaken(overtaken);
         }
-        return e instanceof IllegalArgumentException nonsense ? nonsense(nonsense) : broken(e);
+        return e instanceof IllegalArgumentException nonsense ? nonsense(nonsense) : broken();
     }
 
-    @ExceptionHandler
-    ProblemDetail broken(RuntimeException e) {
-        LOG.error("A request failed", e);
+    private static ProblemDetail broken() {
         return problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "BROKEN",
                 null,
                 "Something went wrong here. Nothing was saved; try again, and tell the head coach if it stays.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail broken(RuntimeException e) {
+        LOG.error("A request failed", e);
+        return broken();
     }
 
     @Override

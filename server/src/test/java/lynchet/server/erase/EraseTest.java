@@ -3,13 +3,18 @@ package lynchet.server.erase;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.lang.reflect.RecordComponent;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.stream.Stream;
+import lynchet.core.club.Part;
+import lynchet.core.club.Parts;
+import lynchet.core.rule.Most;
 import lynchet.server.HttpUser;
 import lynchet.server.RunningClub;
 import org.junit.jupiter.api.Test;
@@ -112,6 +117,56 @@ class EraseTest {
                     .isEqualTo(kept);
         } finally {
             again.close();
+        }
+    }
+
+    /** A name in every text of every part that is no id: each is found, wherever a part to come keeps its texts. */
+    @Test
+    void everyFreeTextOfEveryPartIsLookedThrough() {
+        ConfigurableApplicationContext club = RunningClub.another();
+        try {
+            HttpUser head = RunningClub.head(club);
+            ObjectNode whole = (ObjectNode) head.get("/api/archive").json();
+            Map<String, List<String>> planted = new TreeMap<>();
+            for (Part<?> part : Parts.ALL) {
+                JsonNode things =
+                        Parts.MAP.contains(part) ? whole.path("map").path(part.name()) : whole.path(part.name());
+                int tried = 0;
+                for (JsonNode thing : things) {
+                    if (tried++ < 40) {
+                        plant((ObjectNode) thing, part.type(), part.name(), planted);
+                    }
+                }
+            }
+            head.post("/api/archive?mode=replace", whole.toString()).expect(200);
+            String id = head.post(
+                            "/api/people", Map.of("id", "x", "name", NAME, "joined", "2026-01-10", "priorClasses", 0))
+                    .expect(200)
+                    .json()
+                    .path("id")
+                    .asString();
+            String found =
+                    head.get("/api/people/" + id + "/mentions").expect(200).text();
+            assertThat(planted).as("parts with free texts").hasSizeGreaterThan(12);
+            planted.forEach((part, ids) -> assertThat(ids)
+                    .as("%s that name somebody", part)
+                    .anySatisfy(one -> assertThat(found).contains("\"id\":\"" + one + "\"")));
+        } finally {
+            club.close();
+        }
+    }
+
+    /** Puts the name into one text that may hold more than a name of its own. */
+    private static void plant(ObjectNode thing, Class<?> type, String part, Map<String, List<String>> planted) {
+        for (RecordComponent component : type.getRecordComponents()) {
+            Most most = component.getAnnotatedType().getAnnotation(Most.class);
+            boolean isFree = component.getType() == String.class && most != null && most.value() >= 100;
+            if (isFree && thing.path("id").isString()) {
+                thing.put(component.getName(), "as " + NAME + " said");
+                planted.computeIfAbsent(part, all -> new ArrayList<>())
+                        .add(thing.path("id").asString());
+                return;
+            }
         }
     }
 

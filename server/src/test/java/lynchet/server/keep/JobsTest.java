@@ -2,12 +2,18 @@ package lynchet.server.keep;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ch.qos.logback.classic.Level;
+import ch.qos.logback.classic.Logger;
+import ch.qos.logback.classic.spi.ILoggingEvent;
+import ch.qos.logback.core.read.ListAppender;
+import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicBoolean;
 import lynchet.server.keep.Jobs.JobView;
 import lynchet.server.keep.Jobs.State;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.slf4j.LoggerFactory;
 import org.springframework.security.authentication.TestingAuthenticationToken;
 import org.springframework.security.core.context.SecurityContextHolder;
 
@@ -44,6 +50,27 @@ class JobsTest {
         untilDone();
         assertThat(now(job).state()).isEqualTo(State.DONE);
         assertThat(now(job).result()).isEqualTo("three");
+    }
+
+    /** Whatever was thrown: out of memory or a stack that ran over is no job that runs for an hour. */
+    @Test
+    void anErrorEndsAJobAndStandsInTheLog() throws InterruptedException {
+        ListAppender<ILoggingEvent> log = new ListAppender<>();
+        log.start();
+        ((Logger) LoggerFactory.getLogger(Jobs.class)).addAppender(log);
+        for (Throwable thrown : List.of(new StackOverflowError(), new IllegalStateException("broken"))) {
+            JobView job = jobs.start(Jobs.Kind.IMPORT, "break", progress -> {
+                if (thrown instanceof Error error) {
+                    throw error;
+                }
+                throw (RuntimeException) thrown;
+            });
+            untilDone();
+            assertThat(now(job).state()).isEqualTo(State.FAILED);
+            assertThat(now(job).problem().getProperties()).containsEntry("code", "BROKEN");
+        }
+        assertThat(log.list).extracting(ILoggingEvent::getLevel).containsExactly(Level.ERROR, Level.ERROR);
+        assertThat(log.list.get(0).getThrowableProxy().getClassName()).contains("StackOverflow");
     }
 
     @Test

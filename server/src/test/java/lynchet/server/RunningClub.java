@@ -64,6 +64,12 @@ public final class RunningClub implements BeforeAllCallback {
         return start("--server.port=0", "--lynchet.demo=true", "--lynchet.today=" + TODAY, "--lynchet.data=" + data);
     }
 
+    /** The club in this folder on another day. */
+    public static ConfigurableApplicationContext onDisk(Path data, String today) {
+        putDemoIn(data);
+        return start("--server.port=0", "--lynchet.demo=true", "--lynchet.today=" + today, "--lynchet.data=" + data);
+    }
+
     private static Path folder() {
         try {
             return Files.createTempDirectory("lynchet-test");

@@ -120,6 +120,16 @@ public final class TermQuestion {
         return new TermQuestion(plan, classes, new Asked(lessons, items, grading, mostFalls, set, was));
     }
 
+    /**
+     * Whether a track knows something before a term: it was taught in the year before, and at least half of those who come
+     * have had it.
+     *
+     * @param had how many of those who come have had it
+     */
+    public static boolean isKnownBefore(boolean taught, long had, int coming) {
+        return taught && 2 * had >= coming;
+    }
+
     /** What was done in a class that is over, or what a coach has put into one that is to come. */
     private static Set<String> happens(Held held) {
         if (held.over()) {

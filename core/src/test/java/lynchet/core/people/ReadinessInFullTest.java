@@ -56,6 +56,7 @@ class ReadinessInFullTest {
     private int held;
     private int recent = 8;
     private String rank = "white";
+    private Readiness.Eyes eyes = Readiness.Eyes.COACH;
 
     private Readiness readiness() {
         Rank white = new Rank("white", "White", List.of("white"), 2, 0, minWeeks, syllabus);
@@ -98,7 +99,7 @@ class ReadinessInFullTest {
                         Map.of("line", "The line"),
                         new ClubPace(Set.of(TODAY.minusDays(1)), 1),
                         TODAY,
-                        Readiness.Eyes.COACH,
+                        eyes,
                         Readiness.Besides.NOTHING))
                 .orElseThrow();
     }
@@ -210,6 +211,35 @@ class ReadinessInFullTest {
         assertThat(told(Code.FALLS)).isEqualTo("open; Receiver's falls; 1 of 2; to be passed: back-fall; null");
         pass("back-fall", Side.BOTH, Standard.SHOWN);
         assertThat(told(Code.FALLS)).isEqualTo("met; Receiver's falls; 2 of 2; ; null");
+    }
+
+    /** Ages are not told to a viewer, who sees no birth date either: they are not judged by one. */
+    @Test
+    void aViewerIsNotToldOfAnAgeNorJudgedByIt() {
+        minAge = 16;
+        assertThat(readiness().verdict())
+                .as("a coach sees that the age is not known")
+                .isEqualTo(Readiness.Verdict.NOT_YET);
+        eyes = Readiness.Eyes.VIEWER;
+        assertThat(told(Code.AGE)).isEqualTo("not asked");
+        assertThat(readiness().verdict()).isEqualTo(Readiness.Verdict.ELIGIBLE);
+    }
+
+    /** A group of which one is chosen is not open any more once one is met. */
+    @Test
+    void aChoiceThatIsMetIsNotOpen() {
+        Item hipThrow = item(Item.Kind.TECHNIQUE, "hip-throw", Standard.SHOWN, Sides.EITHER);
+        Item hipBump = item(Item.Kind.TECHNIQUE, "hip-bump", Standard.SHOWN, Sides.EITHER);
+        Rank one = new Rank("r", "R", List.of("white"), 0, 0, 0, List.of(group("One of two", 1, hipThrow, hipBump)));
+        Rank both = new Rank("r", "R", List.of("white"), 0, 0, 0, List.of(group("Both", 0, hipThrow, hipBump)));
+        assertThat(open(one)).isEqualTo(1);
+        pass("hip-bump", Side.BOTH, Standard.SHOWN);
+        assertThat(open(one)).isZero();
+        assertThat(open(both)).as("the group, and the falls of the throw").isEqualTo(2);
+    }
+
+    private int open(Rank asked) {
+        return new Progress(new StudentState(null, Map.of(), skills, MarkBook.of(marks)), map).open(asked);
     }
 
     /** Of what may be chosen only that counts which was passed: the throw's falls are nobody's business before. */

@@ -226,4 +226,12 @@ class TermQuestionTest {
                         new Exposure.OfPerson("late", List.of(List.of(), List.of()), List.of(0.5, 1.0), 2),
                         new Exposure.OfPerson("all", List.of(List.of(0, 1), List.of()), List.of(1.0, 2.0), 1));
     }
+
+    @Test
+    void aTrackKnowsWhatHalfOfItHasHadAndWasTaught() {
+        assertThat(TermQuestion.isKnownBefore(true, 5, 10)).isTrue();
+        assertThat(TermQuestion.isKnownBefore(true, 4, 10)).isFalse();
+        assertThat(TermQuestion.isKnownBefore(true, 4, 9)).as("not quite half").isFalse();
+        assertThat(TermQuestion.isKnownBefore(false, 10, 10)).isFalse();
+    }
 }

@@ -254,4 +254,28 @@ class RoutesTest {
         assertThat(route.legs()).extracting(Routes.Leg::stopped).containsExactly("guard", "guard");
         assertThat(route.legs()).extracting(Routes.Leg::cost).containsExactly(0.0, 1.9);
     }
+
+    /** Stopped, it leaves me better than where I began: that costs nothing, and nobody is paid for failing. */
+    @Test
+    void aFailureThatBettersThePlaceCostsNothing() {
+        TinyMap tiny = new TinyMap()
+                .pair("guard", Stage.LEGS_BETWEEN, 0.5)
+                .pair("mount", Stage.LEGS_CLEARED, 2.4)
+                .cost("choke", 1)
+                .link("finish", "guard", "choke", Link.TAP);
+        tiny.links.set(
+                0, new Link("finish", "guard", "choke", null, null, null, null, Link.TAP, null, "mount", null, false));
+        MoveGraph graph = tiny.graph();
+        Routes.Route route = Routes.find(
+                        graph,
+                        Knowledge.sameLevel(graph, Set.of("choke")),
+                        Told.of(graph.map(), link -> 0.5),
+                        "guard",
+                        null,
+                        1,
+                        1)
+                .get(0);
+        assertThat(route.legs().get(0).cost()).isZero();
+        assertThat(route.costliest()).isNull();
+    }
 }

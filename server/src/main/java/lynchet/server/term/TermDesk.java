@@ -237,12 +237,12 @@ class TermDesk {
                 .stream()
                 .flatMap(Set::stream)
                 .collect(Collectors.toSet());
-        return subject -> taughtBefore.contains(subject)
-                && 2
-                                * stand.values().stream()
-                                        .filter(state -> state.introduced(subject))
-                                        .count()
-                        >= stand.size();
+        return subject -> TermQuestion.isKnownBefore(
+                taughtBefore.contains(subject),
+                stand.values().stream()
+                        .filter(state -> state.introduced(subject))
+                        .count(),
+                stand.size());
     }
 
     /** Who has met what of an opened plan, and how often they are likely to meet it still. */

@@ -36,6 +36,8 @@ class EraseTest {
     private static final String CLASS = "fundamentals-2026-11-24";
     private static final String OTHER = "juniors-2026-11-24";
 
+    private static final String ASKED = "why my left ankle hurts";
+
     @Test
     void nothingPersonalStaysAndTheCountsDo(@TempDir Path data) throws IOException {
         ConfigurableApplicationContext club = RunningClub.onDisk(data);
@@ -108,6 +110,9 @@ class EraseTest {
         assertThat(files(data, NAME)).isEmpty();
         assertThat(files(data, "quillfeather")).as("as it is compared").isEmpty();
         assertThat(files(data, EMAIL)).isEmpty();
+        assertThat(files(data, ASKED))
+                .as("what they asked goes from the trail as well")
+                .isEmpty();
         assertThat(files(data, id)).isEmpty();
         assertThat(data.resolve("club.erased")).doesNotExist();
         ConfigurableApplicationContext again = RunningClub.onDisk(data);
@@ -181,6 +186,8 @@ class EraseTest {
                 "notes", "Zebediah Quillfeather likes to be called early");
         String id =
                 head.post("/api/people", person).expect(200).json().path("id").asString();
+        head.post("/api/asks", Map.of("id", "ask-erase", "student", id, "words", ASKED))
+                .expect(200);
         HttpUser.Answer other = head.get("/api/people/kit-harrowgate").expect(200);
         ObjectNode apart = (ObjectNode) other.json();
         apart.putArray("keepApart").add(id);

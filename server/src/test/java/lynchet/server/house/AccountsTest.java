@@ -239,6 +239,19 @@ class AccountsTest {
         RunningClub.as("head")
                 .post("/api/marks", mark.formatted(name, "by-another", self))
                 .expect(200);
+        head.post("/api/people/" + self + "/holds", "{\"reason\":\"calm first\"}")
+                .expect(200);
+        assertThat(user.post("/api/people/" + self + "/holds/lift", null).code())
+                .as("nor lifts their own hold")
+                .isEqualTo("OWN_JUDGEMENT");
+        head.post("/api/people/" + self + "/limits", "{\"kind\":\"NO_LIVE\",\"from\":\"2026-11-24\"}")
+                .expect(200);
+        assertThat(user.post("/api/people/" + self + "/limits/lift", "{\"kind\":\"NO_LIVE\"}")
+                        .code())
+                .isEqualTo("OWN_JUDGEMENT");
+        head.post("/api/people/" + self + "/limits/lift", "{\"kind\":\"NO_LIVE\"}")
+                .expect(200);
+        head.post("/api/people/" + self + "/holds/lift", null).expect(200);
         become("VIEWER", true).expect(200);
     }
 

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Before a window: put forward by coaches, decided by the head coach, taken back, announced, corrected. */
 @ExtendWith(RunningClub.class)
@@ -82,6 +83,22 @@ class BoardTest {
                 .path("ranks")
                 .path(0);
         return rank.path("rank").asString() + " " + rank.path("stripes").asInt();
+    }
+
+    @Test
+    void whoHasLeftIsNotAskedToHandOver() {
+        JsonNode before =
+                coach.get("/api/board/hand-over?until=2026-12-31").expect(200).json();
+        assertThat(before.size()).isGreaterThan(1);
+        String student = before.path(0).findPath("student").asString();
+        HttpUser.Answer kept = head.get("/api/people/" + student).expect(200);
+        ObjectNode gone = (ObjectNode) kept.json();
+        head.put("/api/people/" + student, gone.put("left", RunningClub.TODAY).toString(), kept.tag())
+                .expect(200);
+        JsonNode after =
+                coach.get("/api/board/hand-over?until=2026-12-31").expect(200).json();
+        assertThat(after.size()).isEqualTo(before.size() - 1);
+        assertThat(after.toString()).doesNotContain("\"" + student + "\"");
     }
 
     @Test

@@ -188,6 +188,10 @@ class EraseTest {
                 head.post("/api/people", person).expect(200).json().path("id").asString();
         head.post("/api/asks", Map.of("id", "ask-erase", "student", id, "words", ASKED))
                 .expect(200);
+        JsonNode asked = head.get("/api/asks?student=" + id).expect(200).json().path(0);
+        ObjectNode answered = ((ObjectNode) asked.path("ask")).put("done", RunningClub.TODAY);
+        head.put("/api/asks/ask-erase", answered.toString(), asked.path("tag").asString())
+                .expect(200);
         HttpUser.Answer other = head.get("/api/people/kit-harrowgate").expect(200);
         ObjectNode apart = (ObjectNode) other.json();
         apart.putArray("keepApart").add(id);

@@ -3,6 +3,7 @@ package lynchet.server.erase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import lynchet.server.club.Stores;
@@ -23,8 +24,8 @@ class FreeTexts {
     private static final Map<String, String> WORDS =
             Map.of("student", "person", "pattern", "kept class", "closure", "closed days");
 
-    /** A name as it is compared; the name itself stands in the body beside it. */
-    private static final String FOLDED = "folded_name";
+    /** A name beside the body that holds it. */
+    private static final Set<String> COPIES = Set.of("folded_name", "name", "called_by");
 
     /**
      * One column.
@@ -56,7 +57,7 @@ class FreeTexts {
                             + " and c.character_maximum_length > ? order by c.table_name, c.ordinal_position",
                     row -> {
                         String column = row.getString(2).toLowerCase(java.util.Locale.ROOT);
-                        if (!column.equals(FOLDED)) {
+                        if (!COPIES.contains(column)) {
                             all.add(new FreeText(row.getString(1), kind, column, row.getString(3), part.isRecord()));
                         }
                     },

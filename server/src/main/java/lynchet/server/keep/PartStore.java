@@ -138,6 +138,14 @@ public class PartStore<T, R extends Row<T>> {
         });
     }
 
+    /** What stands before the slash of ids such as {@code student/mark}: the part of them that has an index. */
+    protected static List<String> firsts(Collection<String> ids) {
+        return ids.stream()
+                .map(id -> id.substring(0, id.indexOf('/')))
+                .distinct()
+                .toList();
+    }
+
     /** The name of the table, for plain SQL over ids. */
     public String table() {
         return rows.getAnnotation(Table.class).name();

@@ -54,11 +54,11 @@ public class MarkStore extends PartStore<Mark, MarkRow> {
                 switch (target) {
                     case CLASS -> "r.classId in :ids";
                     case SUBJECT -> "r.subject in :ids";
-                    case VERSION -> "r.subject in :subjects and concat(r.subject, '/', r.version) in :ids";
+                    case VERSION -> "r.subject in :firsts and concat(r.subject, '/', r.version) in :ids";
                     case FAULT ->
-                        "r.subject in :subjects"
+                        "r.subject in :firsts"
                                 + " and exists (select f from r.faults f where concat(r.subject, '/', f) in :ids)";
-                    case MARK -> "concat(r.student, '/', r.withdraws) in :ids";
+                    case MARK -> "r.student in :firsts and concat(r.student, '/', r.withdraws) in :ids";
                     default -> null;
                 };
         if (field == null) {
@@ -66,10 +66,8 @@ public class MarkStore extends PartStore<Mark, MarkRow> {
         }
         TypedQuery<MarkRow> query =
                 entities().createQuery(from() + "where " + field, MarkRow.class).setParameter("ids", ids);
-        if (field.contains(":subjects")) {
-            query.setParameter(
-                    "subjects",
-                    ids.stream().map(id -> id.substring(0, id.indexOf('/'))).toList());
+        if (field.contains(":firsts")) {
+            query.setParameter("firsts", firsts(ids));
         }
         return core(query.setMaxResults(most).getResultList());
     }

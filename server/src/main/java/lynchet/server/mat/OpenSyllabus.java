@@ -9,6 +9,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.stream.Collectors;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.people.LadderCount;
@@ -21,7 +22,7 @@ import lynchet.server.club.Snapshot;
 import lynchet.server.keep.Sha256;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * How much of the syllabus of the rank that somebody holds is open, kept beside the states so that everybody can be
@@ -40,9 +41,13 @@ public class OpenSyllabus {
     private final StateTables tables;
     private final JdbcTemplate jdbc;
 
-    OpenSyllabus(StateTables tables, JdbcTemplate jdbc) {
+    private final TransactionTemplate transaction;
+    private final ReentrantLock oneAtATime = new ReentrantLock();
+
+    OpenSyllabus(StateTables tables, JdbcTemplate jdbc, TransactionTemplate transaction) {
         this.tables = tables;
         this.jdbc = jdbc;
+        this.transaction = transaction;
     }
 
     /**
@@ -55,8 +60,16 @@ public class OpenSyllabus {
     private record Old(String student, String ladder, LadderCount count, long version) {}
 
     /** All who train here, on every ladder on which they hold a rank that there is. */
-    @Transactional
-    public synchronized List<Held> ofAll(Snapshot now) {
+    public List<Held> ofAll(Snapshot now) {
+        oneAtATime.lock(); // before a connection is in hand: of eight of them none waits for another
+        try {
+            return transaction.execute(status -> read(now));
+        } finally {
+            oneAtATime.unlock();
+        }
+    }
+
+    private List<Held> read(Snapshot now) {
         Ranks ranks = new Ranks(now.ladders(), now.map());
         List<Held> held = new ArrayList<>();
         List<Old> old = new ArrayList<>();

@@ -1,6 +1,7 @@
 package lynchet.server.mat;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
 import java.util.Collection;
 import java.util.List;
 import lynchet.core.club.Parts;
@@ -34,15 +35,18 @@ class TallyStore extends PartStore<Tally, TallyRow> {
                 switch (target) {
                     case CLASS -> "r.classId in :ids";
                     case TECHNIQUE -> "r.technique in :ids";
-                    case FAULT -> "concat(r.technique, '/', r.fault) in :ids";
+                    case FAULT -> "r.technique in :firsts and concat(r.technique, '/', r.fault) in :ids";
                     default -> null;
                 };
-        return where == null
-                ? List.of()
-                : core(entities()
-                        .createQuery(from() + "where " + where, TallyRow.class)
-                        .setParameter("ids", ids)
-                        .setMaxResults(most)
-                        .getResultList());
+        if (where == null) {
+            return List.of();
+        }
+        TypedQuery<TallyRow> query = entities()
+                .createQuery(from() + "where " + where, TallyRow.class)
+                .setParameter("ids", ids);
+        if (target == Target.FAULT) {
+            query.setParameter("firsts", firsts(ids));
+        }
+        return core(query.setMaxResults(most).getResultList());
     }
 }

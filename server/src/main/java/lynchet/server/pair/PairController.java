@@ -183,10 +183,7 @@ class PairController {
     /** Whoever is here, and whoever of the track may come yet. */
     private List<Student> roomOf(TrainingClass training, List<String> here) {
         Map<String, Student> room = new TreeMap<>(stores.of(Parts.PEOPLE).find(here));
-        people.onTrack(training.track()).stream()
-                .filter(student -> student.left() == null)
-                .sorted(Comparator.comparing(Student::id))
-                .limit(Math.max(0, MOST_PEOPLE - room.size()))
+        people.trainingOn(training.track(), Math.max(0, MOST_PEOPLE - room.size()))
                 .forEach(student -> room.putIfAbsent(student.id(), student));
         return List.copyOf(room.values());
     }

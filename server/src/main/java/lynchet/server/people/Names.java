@@ -1,13 +1,20 @@
 package lynchet.server.people;
 
+import java.sql.Date;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import lynchet.core.club.Parts;
+import lynchet.core.club.Target;
 import lynchet.core.people.Restriction;
 import lynchet.core.people.Student;
 import lynchet.server.keep.Remembered;
 import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -16,10 +23,22 @@ import org.springframework.transaction.annotation.Transactional;
 public class Names {
 
     private final StudentStore students;
-    private final Remembered<List<Student>> slim = new Remembered<>();
+    private final JdbcTemplate jdbc;
+    private final Remembered<List<Kept>> slim = new Remembered<>();
 
-    Names(StudentStore students) {
+    /** One of them as they are kept; only whoever is limited is read whole. */
+    private record Kept(
+            String id,
+            String name,
+            String calledBy,
+            @Nullable String card,
+            List<String> tracks,
+            Student.@Nullable Guest guest,
+            @Nullable Student limited) {}
+
+    Names(StudentStore students, JdbcTemplate jdbc) {
         this.students = students;
+        this.jdbc = jdbc;
         students.onChange(slim::changed);
     }
 
@@ -42,27 +61,52 @@ public class Names {
 
     @Transactional(readOnly = true)
     List<Name> all(LocalDate today, boolean open) {
-        return slim.get(this::read).stream()
-                .map(s -> new Name(
-                        s.id(),
-                        s.name(),
-                        s.calledBy(),
-                        s.card(),
-                        s.tracks(),
-                        open ? List.of() : s.limitsOn(today),
-                        open ? null : s.stepOn(today).orElse(null),
-                        s.guest()))
+        return slim.get(() -> read(today)).stream()
+                .map(one -> new Name(
+                        one.id(),
+                        one.name(),
+                        one.calledBy(),
+                        one.card(),
+                        one.tracks(),
+                        open || one.limited() == null
+                                ? List.of()
+                                : one.limited().limitsOn(today),
+                        open || one.limited() == null
+                                ? null
+                                : one.limited().stepOn(today).orElse(null),
+                        one.guest()))
                 .toList();
     }
 
-    private List<Student> read() {
-        List<Student> all = new ArrayList<>();
-        students.each(student -> {
-            if (student.left() == null) {
-                all.add(student);
-            }
-        });
-        all.sort(java.util.Comparator.comparing(Student::name).thenComparing(Student::id));
+    private List<Kept> read(LocalDate today) {
+        Map<String, List<String>> tracks = new HashMap<>();
+        jdbc.query(
+                "select thing, pointed from points_at where part = ? and target = ? order by thing, pointed",
+                row -> {
+                    tracks.computeIfAbsent(row.getString(1), id -> new ArrayList<>())
+                            .add(row.getString(2));
+                },
+                Parts.PEOPLE.name(),
+                Target.TRACK.name());
+        Map<String, Student> limited = students.find(jdbc.queryForList(
+                "select id from student where left_on is null and limited_until >= ?",
+                String.class,
+                Date.valueOf(today)));
+        List<Kept> all = jdbc.query(
+                "select id, name, called_by, card, falls_known from student where left_on is null", (row, n) -> {
+                    boolean falls = row.getBoolean(5);
+                    Student.Guest guest = row.wasNull() ? null : new Student.Guest(falls);
+                    String id = row.getString(1);
+                    return new Kept(
+                            id,
+                            row.getString(2),
+                            row.getString(3),
+                            row.getString(4),
+                            List.copyOf(tracks.getOrDefault(id, List.of())),
+                            guest,
+                            limited.get(id));
+                });
+        all.sort(Comparator.comparing(Kept::name).thenComparing(Kept::id));
         return List.copyOf(all);
     }
 }

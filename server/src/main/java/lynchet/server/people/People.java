@@ -124,6 +124,12 @@ public class People {
         return students.pointingAt(Target.TRACK, List.of(track), Integer.MAX_VALUE);
     }
 
+    /** Those who train on a track now, in order of id, at most so many. */
+    @Transactional(readOnly = true)
+    public List<Student> trainingOn(String track, int most) {
+        return students.trainingOn(track, most);
+    }
+
     /**
      * Adds somebody; the same again is the first answer.
      *

@@ -1,6 +1,7 @@
 package lynchet.server.people;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -58,17 +59,21 @@ class PromotionStore extends PartStore<Promotion, PromotionRow> {
                 switch (target) {
                     case LADDER -> "r.ladder in :ids";
                     case RANK_OF_LADDER ->
-                        "concat(r.ladder, '/', r.toRank) in :ids or concat(r.ladder, '/', r.fromRank) in :ids";
+                        "r.ladder in :firsts and (concat(r.ladder, '/', r.toRank) in :ids"
+                                + " or concat(r.ladder, '/', r.fromRank) in :ids)";
                     case GRADING -> "r.grading in :ids";
-                    case PROMOTION -> "concat(r.student, '/', r.corrects) in :ids";
+                    case PROMOTION -> "r.student in :firsts and concat(r.student, '/', r.corrects) in :ids";
                     default -> null;
                 };
-        return where == null
-                ? List.of()
-                : core(entities()
-                        .createQuery(from() + "where " + where, PromotionRow.class)
-                        .setParameter("ids", ids)
-                        .setMaxResults(most)
-                        .getResultList());
+        if (where == null) {
+            return List.of();
+        }
+        TypedQuery<PromotionRow> query = entities()
+                .createQuery(from() + "where " + where, PromotionRow.class)
+                .setParameter("ids", ids);
+        if (where.contains(":firsts")) {
+            query.setParameter("firsts", firsts(ids));
+        }
+        return core(query.setMaxResults(most).getResultList());
     }
 }

@@ -102,7 +102,6 @@ public class Roster {
     record Holding(int people, int ready) {}
 
     /** How everybody who trains here stands towards the next rank, counted by ladder and rank held. */
-    @Transactional
     public Map<String, Map<String, Holding>> holding(LocalDate today, Readiness.Eyes eyes) {
         Map<String, Map<String, Holding>> counts = new TreeMap<>();
         eachHeld(today, eyes, (held, isReady) -> counts.computeIfAbsent(held.ladder(), ladder -> new TreeMap<>())
@@ -114,7 +113,6 @@ public class Roster {
     }
 
     /** Ids of those who have met all that is asked for their next rank on some ladder. */
-    @Transactional
     public Set<String> ready(LocalDate today, Readiness.Eyes eyes) {
         Set<String> ready = new HashSet<>();
         eachHeld(today, eyes, (held, isReady) -> {

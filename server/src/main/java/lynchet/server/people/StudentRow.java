@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import lynchet.core.people.Student;
 import lynchet.format.csv.Roll;
 import lynchet.server.keep.KeptAsJson;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 @Table(name = "student")
@@ -38,6 +39,13 @@ class StudentRow extends KeptAsJson<Student> {
     @Column(name = "is_guest")
     private boolean guest;
 
+    private String name;
+
+    private String calledBy;
+
+    /** Of a guest: whether somebody has seen that they can fall; null: they are none. */
+    private @Nullable Boolean fallsKnown;
+
     protected StudentRow() {}
 
     StudentRow(Student value) {
@@ -56,6 +64,9 @@ class StudentRow extends KeptAsJson<Student> {
         foldedName = Roll.fold(value.name());
         leftOn = value.left();
         guest = value.guest() != null;
+        name = value.name();
+        calledBy = value.calledBy();
+        fallsKnown = value.guest() == null ? null : (Boolean) value.guest().fallsKnown();
         joined = value.joined();
         born = value.born();
         birthday = value.birthday().orElse(null);

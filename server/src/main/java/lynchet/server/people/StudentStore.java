@@ -97,6 +97,20 @@ class StudentStore extends BodyRecords<Student, StudentRow> {
         return target == Target.STUDENT && entities().find(StudentRow.class, id) != null;
     }
 
+    /** Those who train on a track and have not left, in order of id, at most so many. */
+    List<Student> trainingOn(String track, int most) {
+        List<String> ids = jdbc.queryForList(
+                "select p.thing from points_at p join student s on s.id = p.thing"
+                        + " where p.part = ? and p.target = ? and p.pointed = ? and s.left_on is null"
+                        + " order by p.thing fetch first " + most + " rows only",
+                String.class,
+                Parts.PEOPLE.name(),
+                Target.TRACK.name(),
+                track);
+        Map<String, Student> found = find(ids);
+        return ids.stream().map(found::get).toList();
+    }
+
     @Transactional(readOnly = true)
     public Optional<Student> byCard(String card) {
         return core(entities()

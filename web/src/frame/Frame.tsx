@@ -1,5 +1,6 @@
 import { lazy, type ReactNode, Suspense } from 'react';
 import type { Session } from '../api/types';
+import { NotTaken } from '../record/WaitingNote';
 import classes from './Frame.module.css';
 import { useKeys } from './keys';
 import { Rail } from './Rail';
@@ -16,6 +17,7 @@ export function Frame({ session, children }: { session: Session; children: React
       </a>
       <Rail />
       <main id="page" className={classes.page}>
+        <NotTaken />
         {children}
       </main>
       {keys.help && (

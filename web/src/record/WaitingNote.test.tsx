@@ -7,7 +7,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { openKept } from './kept';
 import { Recording, useRecord } from './Recording';
-import { WaitingNote } from './WaitingNote';
+import { NotTaken, WaitingNote } from './WaitingNote';
 
 let answer: () => Response | Promise<Response>;
 let posted = 0;
@@ -17,10 +17,31 @@ function Mark() {
   const record = useRecord();
   const mark = () =>
     record({ kind: 'mark', body: { id: `m${Math.random()}`, student: 'ana' } }, 'Ana, Scissor sweep: pass');
+  const knock = () =>
+    record(
+      {
+        kind: 'incident',
+        body: {
+          id: `i${Math.random()}`,
+          student: 'ana',
+          classId: null,
+          kind: 'HEAD_KNOCK',
+          on: '2026-11-24',
+          time: null,
+          partner: null,
+        },
+      },
+      'Ana, head knock',
+    );
   return (
-    <button type="button" onClick={mark}>
-      Pass
-    </button>
+    <>
+      <button type="button" onClick={mark}>
+        Pass
+      </button>
+      <button type="button" onClick={knock}>
+        Knock
+      </button>
+    </>
   );
 }
 
@@ -36,7 +57,7 @@ beforeEach(() => {
     },
   );
   vi.stubGlobal('fetch', async (path: string) => {
-    if (path !== '/api/marks') return new Response('{}');
+    if (!['/api/marks', '/api/incidents'].includes(path)) return new Response('{}');
     posted++;
     return answer();
   });
@@ -49,6 +70,7 @@ beforeEach(() => {
         <Recording kept={openKept(`note-${database}`)}>
           <Mark />
           <WaitingNote />
+          <NotTaken />
         </Recording>
       </QueryClientProvider>
     </MantineProvider>,
@@ -80,4 +102,13 @@ it('shows why something was not taken, sends it again, or lets it go', async () 
   await waitFor(() => expect(posted).toBe(before + 1));
   await userEvent.click(await screen.findByText('Let it go'));
   await waitFor(() => expect(document.querySelector('[data-waiting]')).toBeNull());
+});
+
+it('says in red over every page that an incident was not taken, and nothing of a mark', async () => {
+  answer = () => new Response(JSON.stringify({ detail: 'There is no student ana.' }), { status: 422 });
+  await userEvent.click(screen.getByText('Pass'));
+  await screen.findByText('1 not taken');
+  expect(screen.queryByRole('alert')).toBeNull();
+  await userEvent.click(screen.getByText('Knock'));
+  expect((await screen.findByRole('alert')).textContent).toContain('Ana, head knock');
 });

@@ -12,7 +12,6 @@ export function WaitingNote() {
   const [opened, { open, close }] = useDisclosure();
   const refused = all.filter((one) => one.aside !== undefined).length;
   const waiting = all.length - refused;
-  const urgent = all.filter((one) => isUrgent(one) && one.aside !== undefined);
   if (all.length === 0) return null;
   const said = [waiting > 0 && `${waiting} waiting to send`, refused > 0 && `${refused} not taken`].filter(
     Boolean,
@@ -22,19 +21,35 @@ export function WaitingNote() {
       <button type="button" className={refused ? classes.refused : classes.note} onClick={open} data-waiting>
         {said.join(', ')}
       </button>
-      {urgent.length > 0 && (
-        <div role="alert" className={classes.alert}>
-          <button type="button" className={classes.urgent} onClick={open}>
-            Not taken by the server: {urgent.map((one) => one.says).join('; ')}. What it stops still holds on
-            this device.
-          </button>
-        </div>
-      )}
       {opened && (
         <Suspense>
           <WaitingLine all={all} onClose={close} />
         </Suspense>
       )}
     </>
+  );
+}
+
+/** Somebody was hurt and the server has not taken it: that stands over every page until it has. */
+export function NotTaken() {
+  const all = useWaiting();
+  const [opened, { open, close }] = useDisclosure();
+  const urgent = all.filter((one) => isUrgent(one) && one.aside !== undefined);
+  if (urgent.length === 0) return null;
+  return (
+    <div role="alert" className={classes.alert}>
+      <p>
+        The server has not taken: {urgent.map((one) => one.says).join('; ')}. What it stops holds on this
+        device alone; tell the other coaches.
+      </p>
+      <button type="button" onClick={open}>
+        Look at it
+      </button>
+      {opened && (
+        <Suspense>
+          <WaitingLine all={all} onClose={close} />
+        </Suspense>
+      )}
+    </div>
   );
 }

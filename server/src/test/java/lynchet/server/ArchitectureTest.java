@@ -2,14 +2,17 @@ package lynchet.server;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.core.domain.JavaModifier;
 import jakarta.persistence.Entity;
 import org.junit.jupiter.api.Test;
 import org.springframework.data.repository.Repository;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.RestController;
 
 class ArchitectureTest {
@@ -45,6 +48,17 @@ class ArchitectureTest {
                 .orShould()
                 .dependOnClassesThat()
                 .areAssignableTo(Repository.class)
+                .check(SERVER);
+    }
+
+    /** Whoever waits for a monitor with a connection in hand keeps it from the one who holds the monitor. */
+    @Test
+    void nothingWaitsForAMonitorWithAConnectionInHand() {
+        noMethods()
+                .that()
+                .areAnnotatedWith(Transactional.class)
+                .should()
+                .haveModifier(JavaModifier.SYNCHRONIZED)
                 .check(SERVER);
     }
 

@@ -32,6 +32,25 @@ class ApiDocumentTest {
                 .isEqualTo(text);
     }
 
+    /** docs/api.md lists what people script against: such a path is in the document, or it was taken away under them. */
+    @Test
+    void whatPeopleScriptAgainstIsThere() throws Exception {
+        JsonNode paths = EveryRead.document().path("paths");
+        List<String> listed = Files.readString(Path.of("../docs/api.md"))
+                .lines()
+                .filter(line -> line.matches("\\| `[A-Z]+ /.*"))
+                .map(line -> line.substring(3, line.indexOf('`', 3)))
+                .toList();
+        assertThat(listed).hasSizeGreaterThan(50).allSatisfy(one -> {
+            String[] asked = one.split(" ");
+            assertThat(paths.path(asked[1])
+                            .path(asked[0].toLowerCase(java.util.Locale.ROOT))
+                            .isObject())
+                    .as(one)
+                    .isTrue();
+        });
+    }
+
     /** Each property is there and of the type that is said; null only where it is said. */
     @Test
     void everyAnswerIsWhatTheDocumentSays() {

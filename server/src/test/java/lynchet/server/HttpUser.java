@@ -104,6 +104,7 @@ public final class HttpUser {
         }
         try {
             HttpResponse<String> answer = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            ProblemContract.holds(method, path, answer.statusCode(), answer.body());
             return new Answer(
                     answer.statusCode(),
                     answer.body(),

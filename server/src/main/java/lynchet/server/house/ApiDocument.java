@@ -46,6 +46,7 @@ class ApiDocument {
             spoken.sent().values().forEach(record -> each(schemas, record, ApiDocument::sent));
             spoken.all().values().forEach(record -> each(schemas, record, ApiDocument::nullable));
             document.getComponents().setSchemas(schemas);
+            ApiProblems.describe(document);
         };
     }
 

@@ -1,3 +1,4 @@
+/// <reference types="vitest/config" />
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
@@ -27,5 +28,6 @@ export default defineConfig({
     }),
   ],
   build: { outDir: 'dist', emptyOutDir: true, assetsInlineLimit: 0 },
+  test: { setupFiles: ['src/testing/patience.ts'] },
   server: { proxy: { '/api': 'http://127.0.0.1:8123' } },
 });

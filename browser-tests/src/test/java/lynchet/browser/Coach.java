@@ -33,6 +33,8 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Somebody at the real interface in a headless browser, with a keyboard or with a finger. */
 final class Coach implements AutoCloseable {
+    /** Only what hangs takes longer, on however busy a machine. */
+    private static final Duration HANGS = Duration.ofMinutes(5);
 
     /** How this coach works a button. */
     enum With {
@@ -134,11 +136,6 @@ final class Coach implements AutoCloseable {
         waiting(what).until(d -> holds.getAsBoolean());
     }
 
-    /** Waits for work in the background, which takes longer where the machine has much else to do. */
-    void atLast(String what, BooleanSupplier holds) {
-        waiting(what).withTimeout(Duration.ofSeconds(120)).until(d -> holds.getAsBoolean());
-    }
-
     /** All of them that show now. */
     List<WebElement> all(String css) {
         see(css);
@@ -163,7 +160,7 @@ final class Coach implements AutoCloseable {
     }
 
     private WebDriverWait waiting(String what) {
-        WebDriverWait wait = new WebDriverWait(driver, Duration.ofSeconds(20));
+        WebDriverWait wait = new WebDriverWait(driver, HANGS);
         wait.ignoring(StaleElementReferenceException.class);
         wait.withMessage(() -> what + "; it is at " + driver.getCurrentUrl() + " and reads: " + text());
         return wait;

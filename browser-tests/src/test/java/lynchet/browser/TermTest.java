@@ -79,7 +79,7 @@ class TermTest {
             coach.touch(coach.see(By.cssSelector("[aria-label='Drop " + dropped + "']")));
             coach.see("div", dropped + " is dropped");
             coach.touch(coach.see("button", "Replan"));
-            coach.atLast("it is planned", () -> shows(coach, "button", "textContent", "Leave it"));
+            coach.until("it is planned", () -> shows(coach, "button", "textContent", "Leave it"));
             coach.see("h2", "change");
             coach.nothingIsWrongHere();
             if (shows(coach, "button", "textContent", "Take it")) {
@@ -115,7 +115,7 @@ class TermTest {
             coach.see("div", "items are to be taught");
             coach.see("[data-goal]");
             coach.touch(coach.see("button", "Plan it"));
-            coach.atLast("it is planned", () -> shows(coach, "button", "textContent", "Leave it"));
+            coach.until("it is planned", () -> shows(coach, "button", "textContent", "Leave it"));
             coach.nothingIsWrongHere();
         }
     }

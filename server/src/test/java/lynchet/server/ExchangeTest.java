@@ -39,7 +39,7 @@ class ExchangeTest {
     /** Asks until the import has ended. */
     private JsonNode ended(HttpUser.Answer started) {
         String path = "/api/imports/" + started.expect(202).json().path("id").asString();
-        Instant patience = Instant.now().plus(Duration.ofSeconds(60));
+        Instant patience = Instant.now().plus(Duration.ofMinutes(5));
         while (true) {
             JsonNode job = head.get(path).expect(200).json();
             if (!List.of("WAITING", "RUNNING").contains(job.path("state").asString())) {

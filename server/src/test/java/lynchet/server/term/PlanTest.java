@@ -37,7 +37,7 @@ class PlanTest {
     }
 
     private static JsonNode end(String job) {
-        for (int n = 0; n < 600; n++) {
+        for (int n = 0; n < 3000; n++) { // five minutes: only what hangs takes longer
             JsonNode now = coach.get("/api/plans/jobs/" + job).expect(200).json();
             if (!Set.of("WAITING", "RUNNING").contains(now.path("state").asString())) {
                 return now;

@@ -1,11 +1,17 @@
 package lynchet.bench;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import lynchet.core.card.Technique;
+import lynchet.core.chain.Chain;
+import lynchet.core.chain.ChainCheck;
+import lynchet.core.chain.ChainReport;
+import lynchet.core.club.Club;
+import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Position;
 import lynchet.core.round.RoundEvidence;
 import lynchet.core.walk.BareSearch;
@@ -16,6 +22,7 @@ import lynchet.core.walk.MoveGraph;
 import lynchet.core.walk.Reach;
 import lynchet.core.walk.Routes;
 import lynchet.core.walk.SmallestMend;
+import lynchet.starter.StarterLibrary;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -44,6 +51,9 @@ public class MapBench {
     private Knowledge some;
     private Knowledge everything;
     private RoundEvidence evidence;
+    private final Club library = StarterLibrary.club("Library");
+    private final GrapplingMap libraryMap = GrapplingMap.of(library.map());
+    private final RoundEvidence libraryEvidence = RoundEvidence.withoutRounds(libraryMap);
     private String from;
     private String to;
 
@@ -80,6 +90,16 @@ public class MapBench {
     public Object gapsWithMends() {
         List<Finding> gaps = Gaps.find(graph, some, Map.of(), false, Set.of());
         return new SmallestMend(graph, some).mended(gaps);
+    }
+
+    /** All chains of the library, whatever the map: they walk its links. */
+    @Benchmark
+    public Object chainMeasures() {
+        List<ChainReport> reports = new ArrayList<>();
+        for (Chain chain : library.chains()) {
+            reports.add(ChainCheck.check(libraryMap, chain, null, libraryEvidence, library.chains()));
+        }
+        return reports;
     }
 
     @Benchmark

@@ -10,11 +10,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import lynchet.core.club.Club;
+import lynchet.core.mat.Mark;
 import lynchet.core.mat.Track;
 import lynchet.core.people.HeldRank;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class ClubArchiveTest {
 
@@ -100,6 +102,26 @@ class ClubArchiveTest {
         assertThatThrownBy(() -> ClubArchive.read(bytes(deep))).hasMessageContaining("nested too deeply");
         assertThatThrownBy(() -> ClubArchive.read(bytes(""))).isInstanceOf(ArchiveRefused.class);
         assertThatThrownBy(() -> ClubArchive.read(bytes("null"))).isInstanceOf(ArchiveRefused.class);
+    }
+
+    /** The door refuses what is left out; a file, the journal and the disk are read as they were meant when they were written. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2})
+    void whatAFileLeavesOutIsReadAsItMeantIt(int format) {
+        String marks = SOUND.replace("\"format\": 2", "\"format\": " + format)
+                .replace(
+                        "\"attendance\"",
+                        "\"marks\": [{\"id\": \"m1\", \"student\": \"ana\", \"subject\": \"sit\", \"standard\": \"SHOWN\", \"at\": \"2026-02-03T18:40:00Z\"}], \"attendance\"");
+        Club club = ClubArchive.read(bytes(marks));
+        assertThat(club.marks()).singleElement().satisfies(mark -> assertThat(mark.passed())
+                .isFalse());
+        assertThat(club.people().get(0).priorClasses()).isZero();
+        assertThat(Json.read(
+                                "{\"id\": \"m1\", \"student\": \"ana\", \"subject\": \"sit\", \"standard\": \"SHOWN\"}",
+                                Mark.class)
+                        .passed())
+                .as("a body of the journal or of the disk")
+                .isFalse();
     }
 
     /** A file of the first format: ranks in the people, slots in the terms, a ladder that counts a track nobody has. */

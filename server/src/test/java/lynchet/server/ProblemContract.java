@@ -38,7 +38,8 @@ final class ProblemContract {
     private ProblemContract() {}
 
     static void holds(String method, String address, int status, String body) {
-        if (status < PROBLEM) {
+        boolean isOurs = address.startsWith("/api/") && !body.startsWith("<");
+        if (status < PROBLEM || !isOurs) { // a request that is no HTTP is refused before it comes to us, as a page
             return;
         }
         String plain = address.replaceAll("\\?.*", "");

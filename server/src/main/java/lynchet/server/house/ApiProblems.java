@@ -60,22 +60,15 @@ final class ApiProblems {
         List<Integer> statuses = new ArrayList<>();
         boolean asks =
                 operation.getParameters() != null && !operation.getParameters().isEmpty();
-        boolean sends = operation.getRequestBody() != null;
         boolean reads = method == PathItem.HttpMethod.GET;
-        if (asks || sends) {
-            statuses.addAll(List.of(400, 422));
-        }
         if (!path.equals("/api/session/welcome")) {
             statuses.addAll(List.of(401, 403));
         }
-        if (asks || sends) {
-            statuses.add(404);
+        if (asks || !reads) {
+            statuses.addAll(List.of(400, 404, 422));
         }
         if (!reads) {
-            statuses.add(409);
-        }
-        if (sends) {
-            statuses.addAll(List.of(413, 415));
+            statuses.addAll(List.of(409, 413, 415));
         }
         if (!reads && path.contains("{")) {
             statuses.addAll(List.of(412, 428));

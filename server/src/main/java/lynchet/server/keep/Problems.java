@@ -17,6 +17,7 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.validation.BindException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -174,6 +175,33 @@ class Problems extends ResponseEntityExceptionHandler {
                         "NOT_READABLE",
                         name,
                         "“" + e.getValue() + "” cannot be read as " + (name == null ? "this" : name) + "."));
+    }
+
+    /** What Spring refuses by itself gets a code as well. */
+    @Override
+    protected ResponseEntity<Object> handleExceptionInternal(
+            Exception e, Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        ResponseEntity<Object> answer = super.handleExceptionInternal(e, body, headers, status, request);
+        if (answer != null
+                && answer.getBody() instanceof ProblemDetail problem
+                && (problem.getProperties() == null || !problem.getProperties().containsKey("code"))) {
+            problem.setProperty("code", codeOf(status.value()));
+            if (e instanceof BindException bound && bound.getFieldError() != null) {
+                problem.setProperty("where", bound.getFieldError().getField());
+                problem.setDetail("“" + bound.getFieldError().getRejectedValue() + "” cannot be read as "
+                        + bound.getFieldError().getField() + ".");
+            }
+        }
+        return answer;
+    }
+
+    private static String codeOf(int status) {
+        return switch (status) {
+            case 404 -> "NOT_FOUND";
+            case 405 -> "METHOD";
+            case 406, 415 -> "MEDIA_TYPE";
+            default -> "NOT_READABLE";
+        };
     }
 
     private static ProblemDetail breaches(List<Breach> breaches) {

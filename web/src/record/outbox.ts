@@ -300,7 +300,7 @@ export class Outbox {
         if (!(error instanceof Problem && error.status === 404)) throw error;
       });
     } else if (one.kind === 'pair') {
-      await this.send('PUT', `/pairings/${one.body.id}`, bodyOf(one)); // whoever changed them last is right
+      await this.send('PUT', `/pairings/${one.body.id}`, bodyOf(one)); // the last change wins
     } else if (one.kind === 'incident') {
       await this.send('POST', PATHS.incident, { incident: one.body });
     } else {

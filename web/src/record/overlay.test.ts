@@ -53,7 +53,7 @@ it('notices somebody who was taken out here while another device had checked the
   expect(contested(sheet, [{ ...out, classId: 'other' }])).toEqual([]);
 });
 
-it('limits whoever knocked their head at once, also while the server has not taken it', () => {
+it('limits somebody with a head knock at once, also while the server has not taken it', () => {
   const ana = { id: 'ana', limits: [] } as unknown as Name;
   const bo = { id: 'bo', limits: [] } as unknown as Name;
   const knock = (kind: string, more = {}) =>

@@ -51,7 +51,7 @@ class ArchitectureTest {
                 .check(SERVER);
     }
 
-    /** Whoever waits for a monitor with a connection in hand keeps it from the one who holds the monitor. */
+    /** A thread that waits for a monitor with a connection in hand may keep it from the one that holds the monitor. */
     @Test
     void nothingWaitsForAMonitorWithAConnectionInHand() {
         noMethods()

@@ -10,8 +10,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.function.IntToDoubleFunction;
-import java.util.stream.IntStream;
 import lynchet.core.card.Jacket;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
@@ -60,35 +58,12 @@ public final class ChainCheck {
         private static final Ends FINISHED = new Ends(1, 1);
     }
 
-    /**
-     * How likely a step is reached, 0 to 1.
-     *
-     * @param here going on also after what would end the bout: the chain is drilled to its end
-     * @param under in a bout under each of the map's rulesets
-     */
-    private record Reached(double here, double[] under) {
-
-        private static final Reached NEVER = new Reached(0, new double[0]);
-
-        Reached by(double share, IntToDoubleFunction shareUnder) {
-            return new Reached(
-                    here * share,
-                    IntStream.range(0, under.length)
-                            .mapToDouble(n -> under[n] * shareUnder.applyAsDouble(n))
-                            .toArray());
-        }
-    }
-
     private ChainCheck(GrapplingMap map, Ruleset ruleset, Evidence evidence) {
         this.map = map;
         this.ruleset = ruleset;
         this.evidence = evidence;
         rulesets = map.data().rulesets();
         rulesets.forEach(each -> points.put(each.id(), 0.0));
-    }
-
-    private Reached surely() {
-        return new Reached(1, rulesets.stream().mapToDouble(each -> 1).toArray());
     }
 
     /**
@@ -102,7 +77,7 @@ public final class ChainCheck {
         ChainCheck check = new ChainCheck(map, ruleset, evidence);
         Ends ends = chain.first() == null
                 ? Ends.NONE
-                : check.step(chain.first(), "1", chain.start(), null, check.surely(), 1);
+                : check.step(chain.first(), "1", chain.start(), null, Reached.surely(check.rulesets.size()), 1);
         check.wholeChain();
         return new ChainReport(
                 check.depth,
@@ -136,7 +111,7 @@ public final class ChainCheck {
         Link link = known.get();
         Technique technique = map.technique(link.technique()).orElseThrow();
         boolean firstTime = techniques.add(technique.id());
-        boolean joins = joins(link, expected, through);
+        boolean joins = Joins.holds(link, expected, through);
         Reached reached = joins ? along : Reached.NEVER;
         steps.add(new ChainReport.StepAt(
                 label, link.id(), through == null ? null : through.id(), link.from(), link.to(), reached.here()));
@@ -300,24 +275,6 @@ public final class ChainCheck {
         return label.substring(0, end) + (number + 1);
     }
 
-    /** Whether a link starts where its line has come to, through the reaction that it answers. */
-    private static boolean joins(Link link, String expected, Reaction through) {
-        return (expected == null || expected.equals(link.from()))
-                && (!link.answersReaction() || through != null && link.when().equals(through.id()));
-    }
-
-    /** Whether a turn-off answers something: its step can be done, and starts where the reaction leaves. */
-    private boolean answers(Turn turn, Link tried) {
-        Reaction reaction = map.reaction(turn.reaction()).orElse(null);
-        Link link = map.link(turn.step().link()).orElse(null);
-        return reaction != null
-                && link != null
-                && StepShares.belongs(reaction, tried)
-                && !link.retired()
-                && !map.technique(link.technique()).orElseThrow().retired()
-                && joins(link, reaction.leaves(), reaction);
-    }
-
     private void join(Link link, Technique technique, String label, String expected, Reaction through) {
         if (expected != null && !expected.equals(link.from())) {
             find(
@@ -370,7 +327,9 @@ public final class ChainCheck {
     private void openEnds(
             ChainStep step, Link link, Technique technique, String label, List<Reaction> reactions, double reached) {
         Set<String> answered = new HashSet<>();
-        step.turnOffs().stream().filter(turn -> answers(turn, link)).forEach(turn -> answered.add(turn.reaction()));
+        step.turnOffs().stream()
+                .filter(turn -> Joins.answers(turn, link, map))
+                .forEach(turn -> answered.add(turn.reaction()));
         double named = 0;
         double met = 0;
         for (Reaction reaction : reactions) {

@@ -139,7 +139,7 @@ public final class Progress {
     }
 
     /**
-     * Whoever is examined on throws is thrown in turn: the falls that the throws of a rank need, in order of id. Of what is
+     * Those who are examined on throws are thrown in turn: the falls that the throws of a rank need, in order of id. Of what is
      * chosen only that counts which was passed.
      */
     public List<String> falls(Rank rank) {

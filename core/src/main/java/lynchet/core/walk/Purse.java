@@ -59,7 +59,7 @@ final class Purse {
         bought.or(closure[technique]);
     }
 
-    /** Whoever knows something is not sent back to what it builds on. */
+    /** Somebody who knows a technique is not sent back to what it builds on. */
     private void collect(int technique, BitSet into) {
         if (knowledge.mine().get(technique) || into.get(technique)) {
             return;

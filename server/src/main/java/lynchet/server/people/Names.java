@@ -26,7 +26,7 @@ public class Names {
     private final JdbcTemplate jdbc;
     private final Remembered<List<Kept>> slim = new Remembered<>();
 
-    /** One of them as they are kept; only whoever is limited is read whole. */
+    /** One of them as they are kept; only those with a limit are read whole. */
     private record Kept(
             String id,
             String name,

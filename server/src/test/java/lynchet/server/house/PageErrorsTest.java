@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.slf4j.LoggerFactory;
 
-/** An open page says where it broke: to whoever reads the log, in one line, and not without end. */
+/** An open page says where it broke: into the log, in one line, and not without end. */
 @ExtendWith(RunningClub.class)
 class PageErrorsTest {
 

@@ -10,7 +10,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App';
-import { Problem } from './api/client';
+import { isServerWell, Problem } from './api/client';
 import { reportError } from './api/report';
 import { goOnAfterAnUpdate } from './frame/updated';
 import { openKept } from './record/kept';
@@ -19,7 +19,7 @@ import { Recording } from './record/Recording';
 import { Notices } from './ui/Notices';
 import { theme } from './ui/theme';
 
-goOnAfterAnUpdate();
+goOnAfterAnUpdate(isServerWell);
 window.addEventListener('error', (event) => reportError(event.error));
 window.addEventListener('unhandledrejection', (event) => {
   if (!(event.reason instanceof Problem)) reportError(event.reason);

@@ -57,6 +57,9 @@ async function askOnce(path: string, { method = 'GET', body, raw, tag }: Options
   return response;
 }
 
+/** Whether the server is there and says that it is well. */
+export const isServerWell = async () => (await fetch('/actuator/health', { cache: 'no-store' })).ok;
+
 export async function read<T>(path: string): Promise<T> {
   return (await ask(path, {})).json();
 }

@@ -23,10 +23,9 @@ export function typedIn(page: ParentNode): Typed {
  * After an update a part of the program that an open page has not fetched yet is gone: the page is loaded again, once. What
  * waits to be sent is kept anyway; what was typed is shown afterwards.
  */
-export function reloadOnce(store: Storage, page: ParentNode, reload: () => void, now = Date.now()): boolean {
+export function reloadOnce(store: Storage, typed: Typed, reload: () => void, now = Date.now()): boolean {
   if (now - Number(store.getItem(RELOADED) ?? 0) < APART_MS) return false;
   store.setItem(RELOADED, String(now));
-  const typed = typedIn(page);
   if (typed.length > 0) store.setItem(TYPED, JSON.stringify(typed));
   reload();
   return true;
@@ -42,9 +41,13 @@ export function typedBefore(store: Storage): Typed {
 
 export const forgetTyped = (store: Storage) => store.removeItem(TYPED);
 
-/** Listens for parts that are gone. */
-export function goOnAfterAnUpdate() {
-  window.addEventListener('vite:preloadError', (event) => {
-    if (reloadOnce(sessionStorage, document, () => location.reload())) event.preventDefault();
+/** Listens for parts that are gone. Where the server does not answer nothing is gone: the page stays as it is. */
+export function goOnAfterAnUpdate(isServerWell: () => Promise<boolean>) {
+  window.addEventListener('vite:preloadError', () => {
+    const typed = typedIn(document); // before what failed takes the form from the page
+    isServerWell().then(
+      (isWell) => isWell && reloadOnce(sessionStorage, typed, () => location.reload()),
+      () => {},
+    );
   });
 }

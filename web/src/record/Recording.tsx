@@ -1,6 +1,6 @@
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useSyncExternalStore } from 'react';
-import { send } from '../api/client';
+import { isServerWell, send } from '../api/client';
 import { useSession } from '../api/queries';
 import type { ClassSheet, Name, Room } from '../api/types';
 import type { Database } from './kept';
@@ -38,8 +38,6 @@ function nowKept(client: QueryClient, one: Waiting) {
   else if (classOf(one))
     client.setQueryData<ClassSheet>(['classes', classOf(one)], (sheet) => sheet && withWaiting(sheet, [one]));
 }
-
-const isServerWell = async () => (await fetch('/actuator/health', { cache: 'no-store' })).ok;
 
 /** Gives every screen the outbox, which sends under whoever is signed in. */
 export function Recording({ kept, children }: { kept: Promise<Database>; children: ReactNode }) {

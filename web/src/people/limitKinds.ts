@@ -5,7 +5,7 @@ export type Kind = Limit['kind'];
 
 /** What each limit says. */
 export const KINDS: Record<Kind, string> = {
-  NO_THROWS_TAKEN: 'Not thrown',
+  NO_THROWS_TAKEN: 'No throws taken',
   NO_THROWS: 'No throws, given or taken',
   NO_NECK: 'Nothing on the neck',
   NO_ARM_LOCKS: 'No arm or shoulder locks',

@@ -50,7 +50,7 @@ export function Limits({ student }: { student: Student }) {
               size="compact-md"
               loading={sending}
               onClick={() =>
-                tell('limits/lift', { kind: limit.kind, from: limit.from }, `${KINDS[limit.kind]}: lifted.`)
+                tell('limits/lift', { kind: limit.kind, from: limit.from }, `${KINDS[limit.kind]} is lifted.`)
               }
             >
               Lift

@@ -41,6 +41,7 @@ it('knows the main line and the turn-off a step stands in', () => {
   expect(mainTurn(step('z', ['they post', step('y')]))).toBe(-1);
   expect(turnOffOf(tree, [1, 0, 0])).toEqual([1]);
   expect(turnOffOf(tree, [1, 1])).toBeNull();
+  expect(turnOffOf(tree, [0])).toEqual([]);
   expect(same([], null)).toBe(false);
   expect(same([1, 0], [1, 0])).toBe(true);
 });

@@ -85,5 +85,4 @@ export function turnOffOf(first: ChainStep, path: Path): Path | null {
   return null;
 }
 
-export const same = (a: Path | null, b: Path | null) =>
-  a?.join('.') === b?.join('.') && (a === null) === (b === null);
+export const same = (a: Path | null, b: Path | null) => a?.join('.') === b?.join('.');

@@ -25,7 +25,8 @@ it('loads the page again once when a part of it is gone, and keeps what was type
   expect(typedBefore(sessionStorage)).toEqual([
     { label: expect.stringContaining('Why they stay'), text: 'calm down first' },
   ]);
-  expect(reloadOnce(sessionStorage, typedIn(container), reload, 1_070_000), 'the next update').toBe(true);
+  expect(reloadOnce(sessionStorage, [], reload, 1_070_000), 'the next update').toBe(true);
+  expect(typedBefore(sessionStorage), 'not taken out by nothing').toHaveLength(1);
 });
 
 it('leaves the page as it is while the server does not answer', async () => {

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { dehydrate, QueryClient } from '@tanstack/react-query';
-import { expect, it } from 'vitest';
+import { expect, it, vi } from 'vitest';
 import { openKept } from './kept';
 import { keepLastKnown } from './lastKnown';
 
@@ -22,6 +22,31 @@ async function found(db: string, daysAgo: number, page: string) {
   stop();
   return client.getQueryData(['names']);
 }
+
+/** What of an answer would be found again by the next page. */
+async function kept(db: string, key: unknown[], answer: unknown) {
+  vi.useFakeTimers({ toFake: ['setTimeout'] });
+  const client = new QueryClient();
+  const store = openKept(db);
+  const stop = await keepLastKnown(client, store);
+  await client.fetchQuery({ queryKey: ['names'], queryFn: () => ['ana'] });
+  await client.fetchQuery({ queryKey: key, queryFn: () => answer });
+  vi.runAllTimers();
+  vi.useRealTimers();
+  stop();
+  const found = new QueryClient();
+  await vi.waitFor(async () => expect(await (await store).get('known', 'queries')).toBeDefined());
+  (await keepLastKnown(found, store))();
+  expect(found.getQueryData(['names'])).toEqual(['ana']);
+  return found.getQueryData(key);
+}
+
+it('keeps the map as it stands, who is signed in, and nothing that only looks like it', async () => {
+  expect(await kept('map', ['map'], { pairs: [] })).toEqual({ pairs: [] });
+  expect(await kept('sums', ['map', 'reach'], { reached: [] })).toBeUndefined();
+  expect(await kept('in', ['session'], { session: { name: 'coach' } })).toBeDefined();
+  expect(await kept('out', ['session'], { session: null })).toBeUndefined();
+});
 
 it('shows what was read lately by this page, and nothing older or of another page', async () => {
   expect(await found('lately', 13, PAGE)).toEqual(['ana']);

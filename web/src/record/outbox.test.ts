@@ -21,7 +21,12 @@ const refuse =
     if (!only || id === only) throw new Problem(status, code, said);
   };
 const fine = () => undefined;
-const open = (db = `kept-${name}`) => new Outbox(openKept(db), send, (one) => taken.push(one));
+/** What a box of another test still waits to send reaches nobody. */
+const ofThisTest = (): typeof send => {
+  const mine = name;
+  return (...all) => (mine === name ? send(...all) : Promise.reject(new Problem(0, 'OFFLINE', 'over')));
+};
+const open = (db = `kept-${name}`) => new Outbox(openKept(db), ofThisTest(), (one) => taken.push(one));
 const attend = (id: string): Sent => ({
   kind: 'attend',
   body: { id, student: 'ana', classId: 'c', how: 'NAME' },
@@ -153,7 +158,7 @@ describe('the outbox', () => {
     for (const status of [422, 0]) {
       const rested: string[][] = [];
       answer = refuse(status, 'no', 'm2');
-      const box = new Outbox(openKept(`rested-${status}`), send, fine, (all) =>
+      const box = new Outbox(openKept(`rested-${status}`), ofThisTest(), fine, (all) =>
         rested.push(all.map((one) => one.says)),
       );
       await box.record(mark('m1'), 'one');
@@ -259,14 +264,38 @@ describe('the outbox', () => {
     await quick.record(attend('a1'), 'Ana is here');
     await broken(quick, 30, 1000);
     expect(quick.all().map((one) => one.aside)).toEqual([undefined]);
-    const ill = new Outbox(openKept(`ill-${name}`), send, fine, fine, async () => false);
+    const ill = new Outbox(openKept(`ill-${name}`), ofThisTest(), fine, fine, async () => false);
     await ill.signedInAs('coach');
     await ill.record(attend('a1'), 'Ana is here');
     await broken(ill, 30, 15_000);
     expect(ill.all().map((one) => one.aside)).toEqual([undefined]);
-    answer = fine; // so that no try of theirs falls into another test
-    await quick.flush();
-    await ill.flush();
+    answer = refuse(429, 'later');
+    const hurried = open(`hurried-${name}`);
+    await hurried.signedInAs('coach');
+    await hurried.record(attend('a1'), 'Ana is here');
+    await broken(hurried, 30, 15_000);
+    expect(hurried.all().map((one) => one.aside)).toEqual([undefined]);
+  });
+
+  it('sets nothing aside after a few tries that lie far apart', async () => {
+    answer = refuse(500, 'broken');
+    const box = open();
+    await box.signedInAs('coach');
+    await box.record(attend('a1'), 'Ana is here');
+    await broken(box, 5, 600_000);
+    expect(box.all().map((one) => one.aside)).toEqual([undefined]);
+  });
+
+  it('takes nothing as taken back while the server breaks on it', async () => {
+    answer = refuse(500, 'broken');
+    const box = open();
+    await box.signedInAs('coach');
+    await box.record(leave('a1'), 'Ana is not here');
+    await box.flush();
+    expect(box.all()).toMatchObject([{ says: 'Ana is not here' }]);
+    answer = fine;
+    await box.flush();
+    expect(box.all()).toEqual([]);
   });
 
   it('waits longer after each failure, up to a limit, and never in step', () => {
@@ -299,6 +328,9 @@ describe('the outbox', () => {
     await before.record(attend('a1'), 'Ana is here');
     await before.flush();
     expect(before.all().map((one) => one.aside)).toEqual(['no such person', 'no such person']);
+    asked = [];
+    await before.signedInAs('coach');
+    expect(asked, 'a sign-in is no start').toEqual([]);
     answer = fine;
     const after = open();
     await after.signedInAs('coach');

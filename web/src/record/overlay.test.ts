@@ -73,4 +73,8 @@ it('shows rounds in their order, each as it was changed last', () => {
     pair('refused', 0, { aside: 'no' }),
   ]);
   expect(shown.map((one) => one.id)).toEqual(['first', 'second', 'third']);
+  const again = withPairs([{ ...shown[0], at: '2026-11-24T17:00:00Z' }], 'c', [
+    pair('first', 1, { at: 'now' }),
+  ]);
+  expect(again, 'made when it was made first').toMatchObject([{ id: 'first', at: '2026-11-24T17:00:00Z' }]);
 });

@@ -172,7 +172,10 @@ class AddedUpLimitsTest {
         assertThat(later.limitsOn(day(20))).containsExactly(Kind.NO_THROWS_TAKEN, Kind.NO_LIVE);
         assertThat(later.limitsOn(day(27))).containsExactly(Kind.NO_LIVE);
         assertThat(later.limitsOn(day(28))).isEmpty();
-        Student lifted = student.lifting(one -> one.step() != null, day(8), null);
+        Student lifted = student.lifting(one -> one.step() != null, day(8), "the doctor");
+        assertThat(lifted.stepOn(day(7)).orElseThrow())
+                .startsWith("Step 2 of 3")
+                .endsWith("cleared by the doctor");
         assertThat(lifted.limitsOn(day(7))).isNotEmpty();
         assertThat(lifted.limitsOn(day(8))).isEmpty();
         assertThat(lifted.limitsOn(day(15))).isEmpty();

@@ -431,4 +431,10 @@ class SyllabusCheckTest {
         assertThat(said(Finding.Code.CHOOSE_IMPOSSIBLE, under(0, 0, null, List.of(all)), "r0"))
                 .isEmpty();
     }
+
+    @Test
+    void aRankWithoutTimeThatAsksForNothingIsNotTooMuch() {
+        assertThat(new TeachingLoad.Load(0, 0, false).share()).isZero();
+        assertThat(new TeachingLoad.Load(1, 0, false).share()).isInfinite();
+    }
 }

@@ -150,6 +150,14 @@ class ExpectedRecallTest {
     }
 
     @Test
+    void whoNeverComesToAWeeklyTimeHasNothingOfIt() {
+        ExpectedRecall.Learner onTuesdays = new ExpectedRecall.Learner(null, Map.of("tue", 1.0));
+        assertThat(ExpectedRecall.expected(
+                        List.of(onTuesdays), List.of(new ExpectedRecall.Met(DAY, "sat")), List.of(DAY)))
+                .containsExactly(0);
+    }
+
+    @Test
     void theWeightsOfAllStatesSumToOneAtEveryStep() {
         Random random = new Random(5);
         for (int run = 0; run < 30; run++) {

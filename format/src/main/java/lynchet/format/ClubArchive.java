@@ -22,7 +22,7 @@ import tools.jackson.databind.ObjectWriter;
 public final class ClubArchive {
 
     /** The version of the format that this program writes; it reads this and every earlier one. */
-    public static final int FORMAT = 2;
+    public static final int FORMAT = 3;
 
     private static final ObjectWriter WRITER =
             Json.mapper().writerWithDefaultPrettyPrinter().without(StreamWriteFeature.AUTO_CLOSE_TARGET);

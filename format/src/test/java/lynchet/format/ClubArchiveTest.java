@@ -21,7 +21,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class ClubArchiveTest {
 
     private static final String SOUND = """
-            {"format": 2, "name": "Test club",
+            {"format": 3, "name": "Test club",
              "map": {
                "pairs": [{"id": "apart", "stage": "APART", "first": {"id": "standing", "name": "Standing apart", "control": 0}},
                          {"id": "guard", "stage": "LEGS_BETWEEN",
@@ -60,7 +60,7 @@ class ClubArchiveTest {
                 "\"family\": \"TRANSITION\"    | \"family\": \"DANCE\"     | READABLE        | /map/techniques/0/family",
                 "\"student\": \"ana\"          | \"student\": \"bob\"      | RECORD_STUDENT  | /attendance/0/student",
                 "\"joined\": \"2026-01-05\"    | \"joined\": \"2026-02-30\" | READABLE       | /people/0/joined",
-                "\"format\": 2                 | \"format\": 3             | FORMAT          | /format",
+                "\"format\": 3                 | \"format\": 4             | FORMAT          | /format",
                 "\"name\": \"Ana Test\"       | \"name\": \"Ana Test\", \"notes\": \"LONG\" | TEXT_LONG | /people/0/notes",
                 "\"weightKg\": 61.5            | \"weightKg\": 1e9         | READABLE        | /people/0",
                 "\"tracks\" | \"words\": [{\"id\": \"w\", \"term\": \"w\", \"meaning\": \"m\", \"techniques\": [\"nope\"]}], \"tracks\" | WORD_TECHNIQUE | /words/0/techniques/0",
@@ -85,10 +85,10 @@ class ClubArchiveTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "{\"format\": 7, \"hologram\": [1]}             | format 7 and this program reads up to format 2",
-                "{\"format\": 2, \"hologram\": [1]}             | does not know \"hologram\"; the file may come from a newer",
-                "{\"name\": \"x\"}                              | a club's file says \"format\": 2 at its beginning",
-                "{\"format\": 2, \"chains\": [{\"id\": \"a   | ends in the middle; it was probably cut off",
+                "{\"format\": 7, \"hologram\": [1]}             | format 7 and this program reads up to format 3",
+                "{\"format\": 3, \"hologram\": [1]}             | does not know \"hologram\"; the file may come from a newer",
+                "{\"name\": \"x\"}                              | a club's file says \"format\": 3 at its beginning",
+                "{\"format\": 3, \"chains\": [{\"id\": \"a   | ends in the middle; it was probably cut off",
             })
     void saysWhatHelps(String json, String sentence) {
         assertThatThrownBy(() -> ClubArchive.read(bytes(json))).hasMessageContaining(sentence);
@@ -108,7 +108,7 @@ class ClubArchiveTest {
     @ParameterizedTest
     @ValueSource(ints = {1, 2})
     void whatAFileLeavesOutIsReadAsItMeantIt(int format) {
-        String marks = SOUND.replace("\"format\": 2", "\"format\": " + format)
+        String marks = SOUND.replace("\"format\": 3", "\"format\": " + format)
                 .replace(
                         "\"attendance\"",
                         "\"marks\": [{\"id\": \"m1\", \"student\": \"ana\", \"subject\": \"sit\", \"standard\": \"SHOWN\", \"at\": \"2026-02-03T18:40:00Z\"}], \"attendance\"");

@@ -92,7 +92,16 @@ final class OneJacket {
             keep((ObjectNode) ruleset, "entries", id -> positions.contains(id.asString()));
             keep((ObjectNode) ruleset, "pins", pin -> positions.contains(text(pin, "position")));
             keep((ObjectNode) ruleset, "illegalTechniques", id -> techniques.contains(id.asString()));
+            places(ruleset.path("landings"), "back", "seat");
+            ruleset.path("reached").forEach(paid -> places(paid, "positions", "onlyFrom", "unlessFrom"));
+            ruleset.path("points").forEach(points -> places(points, "at"));
         });
+    }
+
+    private void places(JsonNode owner, String... lists) {
+        if (owner instanceof ObjectNode there) {
+            Stream.of(lists).forEach(list -> keep(there, list, id -> positions.contains(id.asString())));
+        }
     }
 
     private void chains() {

@@ -26,6 +26,7 @@ import lynchet.core.club.Club;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Position;
+import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
@@ -200,17 +201,17 @@ class LibraryRulesTest {
     @ParameterizedTest(name = "{0}")
     @CsvSource({
         "three-from-guard, arm-lock triangle-choke leg-shoulder-lock ~arm-lock-they-posture ~arm-lock-they-stack ~arm-lock-they-pull-out",
-        "knee-ride-three, switch-to-knee-ride arm-lock mount-over-from-knee-ride spin-to-north-south",
+        "knee-ride-three, switch-to-knee-ride arm-lock mount-over-from-knee-ride side-hold ~knee-ride-they-turn-in",
         "mount-climb, climb-high-mount cross-collar-choke arm-lock mount-to-back",
-        "leg-then-knee, ankle-lock knee-bar",
-        "back-three-tilts, rear-choke crucifix-hold single-wing-choke ~choke-they-peel ~rear-choke-they-tuck",
+        "leg-then-knee, ankle-lock knee-bar knee-shield-roll ~entangle-they-kneel ~ankle-they-straighten-leg",
+        "back-three-tilts, rear-choke trap-the-hand single-wing-choke ~choke-they-peel ~rear-choke-they-tuck",
         "out-of-back-two-ways, slide-out-of-back strip-and-turn-out elbow-escape",
-        "side-arm-locks-apart, figure-four-lock double-wrist-lock arm-lock ~side-they-underhook-far",
+        "side-arm-locks-apart, figure-four-lock double-wrist-lock figure-four-arm-lock ~figure-four-they-straighten ~side-they-underhook-far",
         "mat-return-or-back, mat-return rear-trip-down ~mat-return-they-stand-tall",
-        "pass-in-series, side-step-pass knee-slide-pass seatbelt-and-hooks ~side-step-they-recover ~knee-slide-they-push-back",
+        "pass-in-series, posture-again side-step-pass knee-slide-pass seatbelt-and-hooks ~side-step-they-recover ~knee-slide-they-push-back",
         "neck-tie-three-ways, duck-under slide-by ankle-pick",
         "ride-breakdown-back, four-point-ride-hold four-point-breakdown seatbelt-and-hooks lift-and-turn-down",
-        "late-headlock-choke, peel-and-look-up circle-out-of-front-choke post-and-circle ~headlock-choke-deep ~headlock-choke-standing",
+        "late-headlock-choke, peel-and-look-up circle-out-of-front-choke walk-out-of-standing-choke ~headlock-choke-deep ~headlock-choke-standing",
         "turtle-three-doors, clock-choke knee-scoop-turn crucifix-entry",
         "pendulum-and-arm, pendulum-sweep arm-lock hip-bump-sweep",
         "clinch-inside-outside, inside-trip outside-trip",
@@ -220,7 +221,7 @@ class LibraryRulesTest {
         "hip-bump-answers, hip-bump-sweep double-wrist-lock front-choke",
         "throw-to-hold, major-hip-throw scarf-hold major-inner-reap body-drop",
         "grip-to-throw, win-strong-grip hip-sweep advancing-foot-sweep",
-        "reap-both-ways, major-outer-reap body-drop minor-inner-reap ~outer-reap-they-lean-forward ~outer-reap-they-step-back",
+        "reap-both-ways, major-outer-reap body-drop major-inner-reap ~outer-reap-they-lean-forward ~outer-reap-they-step-back",
         "stand-up-safely, stand-from-turtle peel-and-face",
         "grip-take-rip-follow, take-sleeve-collar win-strong-grip advancing-foot-sweep ~strong-grip-they-rip",
         "opposite-stance-walk, opposite-lapel-grip inner-thigh-throw major-inner-reap",
@@ -230,15 +231,15 @@ class LibraryRulesTest {
         "wheel-and-reap, knee-wheel major-outer-reap ~knee-wheel-they-step-over",
         "hip-and-follow, floating-hip-throw body-drop ~floating-hip-they-jump-round",
         "shoulder-throw-to-arm, two-hand-shoulder-throw arm-lock",
-        "body-lock-two-corners, close-double-underhooks body-lock-drop snap-down",
+        "body-lock-two-corners, close-double-underhooks body-lock-drop outside-trip valley-drop ~body-lock-they-lean-back",
         "rear-clinch-by-weight, rear-trip-down mat-return ~rear-trip-they-lean-forward",
         "choke-lock-sweep, cross-collar-choke arm-lock double-ankle-sweep",
         "seated-lift-and-slide, elevator-sweep spin-under-hook-to-back ~elevator-they-post",
         "sleeves-to-lasso, wrap-the-lasso lasso-sweep leg-shoulder-lock ~lasso-they-stack",
-        "half-guard-up-or-under, pummel-underhook underhook-come-up hook-half-sweep ~come-up-they-clamp",
+        "half-guard-up-or-under, win-the-underhook underhook-come-up hook-half-sweep ~come-up-they-clamp",
         "drag-then-back, leg-drag-pass drag-to-back knee-slide-pass ~leg-drag-they-turn-away ~leg-drag-they-turn-in",
         "split-then-choose, split-the-legs knee-slide-pass smash-the-shield",
-        "crucifix-to-wing, crucifix-entry rear-choke single-wing-choke ~crucifix-they-free-arm",
+        "crucifix-to-wing, crucifix-entry rear-choke seatbelt-and-hooks single-wing-choke ~crucifix-they-free-arm",
         "out-of-scarf-two-ways, scarf-bridge-roll hook-the-leg ~scarf-bridge-they-base",
         "stand-up-from-under, stand-in-base overhead-balloon ~stand-in-base-they-press",
     })
@@ -295,6 +296,104 @@ class LibraryRulesTest {
                     .count();
             assertThat(locks).as(from + " to " + to).isLessThanOrEqualTo(3);
         });
+    }
+
+    /** A card that carries over to another is the easier of the two: no ladder asks for it later. */
+    @Test
+    void theEasierRelativeComesFirst() {
+        for (Ladder ladder : LIBRARY.ladders()) {
+            for (Technique card : MAP.techniques()) {
+                for (String harder : card.carriesOverTo()) {
+                    boolean isMutual =
+                            MAP.technique(harder).orElseThrow().carriesOverTo().contains(card.id());
+                    int first = firstIn(ladder, card.id());
+                    int second = firstIn(ladder, harder);
+                    if (!isMutual && first >= 0 && second >= 0) {
+                        assertThat(first)
+                                .as(ladder.id() + ": " + card.id() + " before " + harder)
+                                .isLessThanOrEqualTo(second);
+                    }
+                }
+            }
+        }
+    }
+
+    /** What frees somebody is asked no later than what catches them, and who controls a leg comes before who finishes on it. */
+    @ParameterizedTest
+    @CsvSource({
+        "peel-the-choke, rear-choke",
+        "stack-the-arm-lock, arm-lock",
+        "bent-arm-hide, figure-four-lock",
+        "posture-out-of-triangle, triangle-choke",
+        "open-the-collar-hand, cross-collar-choke",
+        "circle-out-of-front-choke, front-choke",
+        "walk-to-the-held-arm, arm-in-front-choke",
+        "hide-the-knee, knee-bar",
+        "boot-and-stand, ankle-lock",
+        "entangle-the-leg, ankle-lock",
+        "posture-out-of-leg-shoulder-lock, leg-shoulder-lock",
+        "win-the-underhook, underhook-to-back",
+        "underhook-come-up, half-guard-roll-sweep",
+        "front-fall, forward-roll-fall",
+        "recover-knees, knee-slide-pass",
+        "front-headlock-tie, front-choke",
+    })
+    void onTheAdultLadderComesBefore(String first, String then) {
+        Ladder adult = ladder("adult");
+        assertThat(firstIn(adult, first)).isNotNegative().isLessThanOrEqualTo(firstIn(adult, then));
+    }
+
+    /** A junior ladder asks for nothing that its own ruleset forbids, and for nothing that levers a head below ten. */
+    @Test
+    void aJuniorIsAskedForNothingThatIsNotForThem() {
+        Ladder junior = ladder("junior");
+        Ruleset rules = MAP.ruleset(junior.ruleset()).orElseThrow();
+        for (Rank rank : junior.ranks()) {
+            List<Technique> cards = rank.items()
+                    .map(item -> MAP.technique(item.ref()).orElse(null))
+                    .filter(Objects::nonNull)
+                    .toList();
+            assertThat(cards).as(rank.id()).allMatch(rules::allows);
+            assertThat(cards)
+                    .extracting(Technique::id)
+                    .as(rank.id())
+                    .doesNotContainAnyElementsOf(
+                            rank.minAge() >= 13
+                                    ? List.of("none")
+                                    : rank.minAge() >= 10
+                                            ? List.of(
+                                                    "sleeve-hip-throw",
+                                                    "hip-wheel",
+                                                    "head-and-arm-tie",
+                                                    "corner-reversal")
+                                            : List.of(
+                                                    "half-lever-turn",
+                                                    "snap-down",
+                                                    "cross-face-cradle",
+                                                    "sleeve-hip-throw",
+                                                    "hip-wheel",
+                                                    "head-and-arm-tie",
+                                                    "corner-reversal"));
+        }
+    }
+
+    /** Standing arm locks wait for one age on every ladder that has them. */
+    @Test
+    void standingArmLocksWaitForOneAge() {
+        assertThat(LIBRARY.ladders().stream().flatMap(ladder -> ladder.ranks().stream()
+                        .filter(rank -> rank.items().anyMatch(item -> "armpit-arm-lock".equals(item.ref())))
+                        .map(Rank::minAge)))
+                .hasSize(2)
+                .containsOnly(16);
+    }
+
+    private static int firstIn(Ladder ladder, String technique) {
+        for (int n = 0; n < ladder.ranks().size(); n++) {
+            if (ladder.ranks().get(n).items().anyMatch(item -> technique.equals(item.ref()))) {
+                return n;
+            }
+        }
+        return -1;
     }
 
     private static Ladder ladder(String id) {

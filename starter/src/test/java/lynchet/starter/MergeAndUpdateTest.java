@@ -93,8 +93,8 @@ class MergeAndUpdateTest {
                 .collect(Collectors.toMap(Map.Entry::getKey, thing -> Json.write(thing.getValue())));
         Club mine = edited(
                 edited(old, "\"name\" : \"Valley drop\"", "\"name\" : \"Valley drop, ours\""),
-                "\"name\" : \"Rear choke\"",
-                "\"name\" : \"Rear choke, ours\"");
+                "\"name\" : \"Clock choke\"",
+                "\"name\" : \"Clock choke, ours\"");
         List<Difference> offered = LibraryUpdate.between(mine, LIBRARY, taken, Json::write);
         assertThat(offered)
                 .extracting(Difference::key, Difference::who)
@@ -105,7 +105,7 @@ class MergeAndUpdateTest {
                         org.assertj.core.groups.Tuple.tuple("links/double-leg-from-head-caught", Who.GONE),
                         org.assertj.core.groups.Tuple.tuple("chains/three-from-guard", Who.LIBRARY),
                         org.assertj.core.groups.Tuple.tuple("techniques/valley-drop", Who.BOTH),
-                        org.assertj.core.groups.Tuple.tuple("techniques/rear-choke", Who.CLUB));
+                        org.assertj.core.groups.Tuple.tuple("techniques/clock-choke", Who.CLUB));
         Set<String> easy = offered.stream()
                 .filter(one -> one.who() != Who.CLUB && one.who() != Who.BOTH)
                 .map(Difference::key)
@@ -114,10 +114,10 @@ class MergeAndUpdateTest {
         assertThat(ClubCheck.check(after)).isEmpty();
         assertThat(after.map().techniques())
                 .extracting(t -> t.name())
-                .contains("Valley drop, ours", "Rear choke, ours");
+                .contains("Valley drop, ours", "Clock choke, ours");
         assertThat(LibraryUpdate.between(after, LIBRARY, Map.of(), Json::write))
                 .extracting(Difference::key)
-                .containsExactlyInAnyOrder("techniques/valley-drop", "techniques/rear-choke");
+                .containsExactlyInAnyOrder("techniques/valley-drop", "techniques/clock-choke");
     }
 
     @Test

@@ -21,5 +21,7 @@ public enum Hazard {
     /** The receiver has no free arm to fall with. */
     ARMS_HELD,
     /** Weight near the neck: folding, bridging, rolling over a shoulder. */
-    NECK_LOAD
+    NECK_LOAD,
+    /** A knee that is pressed from the side, or turned by a foot that is held. */
+    KNEE_LOAD
 }

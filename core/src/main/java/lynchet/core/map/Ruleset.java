@@ -18,6 +18,8 @@ import org.jspecify.annotations.Nullable;
  * @param noLegGrabs whether techniques that take hold of a leg are illegal: those tagged {@link #LEG_GRAB}
  * @param halfThrowPoints points of a throw that lands half; 0: none
  * @param reached what reaching a position pays, however it is reached
+ * @param landings where whoever is brought down from the feet has to land; null: a throw pays wherever it lands, as in
+ *     files before format 3
  */
 public record Ruleset(
         String id,
@@ -35,7 +37,8 @@ public record Ruleset(
         @Most(400) @Nullable String note,
         boolean noLegGrabs,
         int halfThrowPoints,
-        List<Paid> reached) {
+        List<Paid> reached,
+        @Nullable Landings landings) {
 
     /** The tag of techniques that take hold of a leg. */
     public static final String LEG_GRAB = "leg-grab";
@@ -60,10 +63,42 @@ public record Ruleset(
         }
     }
 
-    /** Positions that pay once reached from anywhere else; going from one of them to another pays nothing. */
-    public record Paid(List<String> positions, int points) {
+    /**
+     * Positions that pay once reached from anywhere else; going from one of them to another pays nothing.
+     *
+     * @param onlyFrom position ids from which it pays, as a reversal does from underneath; empty: any
+     * @param unlessFrom position ids from which it pays nothing, since control was there before
+     */
+    public record Paid(List<String> positions, int points, List<String> onlyFrom, List<String> unlessFrom) {
         public Paid {
             positions = Say.list(positions);
+            onlyFrom = Say.list(onlyFrom);
+            unlessFrom = Say.list(unlessFrom);
+        }
+
+        public Paid(List<String> positions, int points) {
+            this(positions, points, List.of(), List.of());
+        }
+
+        private boolean pays(String from, String to) {
+            return positions.contains(to)
+                    && !positions.contains(from)
+                    && (onlyFrom.isEmpty() || onlyFrom.contains(from))
+                    && !unlessFrom.contains(from);
+        }
+    }
+
+    /**
+     * Where whoever is brought down from the feet lands, by a throw or a takedown alike; anywhere else, as on the belly and
+     * knees, it is worth what {@link Points} say.
+     *
+     * @param back positions above somebody on the back: clean it is a full throw, else half of one
+     * @param seat positions above somebody on the seat or the side: half of a throw
+     */
+    public record Landings(List<String> back, List<String> seat) {
+        public Landings {
+            back = Say.list(back);
+            seat = Say.list(seat);
         }
     }
 
@@ -75,6 +110,44 @@ public record Ruleset(
 
     /** A hold-down that counts after some seconds; {@code points} 0: it ends the bout. */
     public record HeldPin(String position, int seconds, int points) {}
+
+    /** A ruleset in which a throw pays wherever it lands. */
+    public Ruleset(
+            String id,
+            String name,
+            Jacket jacket,
+            List<String> illegalTechniques,
+            List<HazardLimit> illegalHazards,
+            List<String> entries,
+            List<Points> points,
+            boolean fullThrowEnds,
+            int fullThrowPoints,
+            List<HeldPin> pins,
+            List<String> penalties,
+            int minutes,
+            @Nullable String note,
+            boolean noLegGrabs,
+            int halfThrowPoints,
+            List<Paid> reached) {
+        this(
+                id,
+                name,
+                jacket,
+                illegalTechniques,
+                illegalHazards,
+                entries,
+                points,
+                fullThrowEnds,
+                fullThrowPoints,
+                pins,
+                penalties,
+                minutes,
+                note,
+                noLegGrabs,
+                halfThrowPoints,
+                reached,
+                null);
+    }
 
     public Ruleset {
         Say.id("a ruleset", id);
@@ -106,23 +179,31 @@ public record Ruleset(
      * @param isWhole whether a throw lands clean; a half one has points of its own
      */
     public Score score(Family family, Landing from, Landing to, boolean isWhole) {
-        if (family == Family.THROW && isWhole && fullThrowEnds) {
+        boolean isDown = landings == null
+                ? family == Family.THROW
+                : family.bringsDown() && from.stage().compareTo(Stage.GRIPPED) <= 0;
+        boolean isBack = landings == null || landings.back().contains(to.position());
+        boolean isFull = isDown && isWhole && isBack;
+        if (isFull && fullThrowEnds) {
             return new Score(true, 0);
         }
-        int done = family == Family.THROW
-                ? (isWhole ? fullThrowPoints : halfThrowPoints)
-                : points.stream()
-                        .filter(p -> p.pays(family, to))
-                        .mapToInt(Points::points)
-                        .max()
-                        .orElse(0);
+        boolean isHalf = isDown && !isFull && (isBack || landings.seat().contains(to.position()));
+        int done = isFull ? fullThrowPoints : isHalf ? halfThrowPoints : pointsOf(family, to);
         return new Score(false, done + paidFor(from.position(), to.position()));
+    }
+
+    private int pointsOf(Family family, Landing to) {
+        return points.stream()
+                .filter(p -> p.pays(family, to))
+                .mapToInt(Points::points)
+                .max()
+                .orElse(0);
     }
 
     /** What going from one position to another pays, however it is done. */
     public int paidFor(String from, String to) {
         return reached.stream()
-                .filter(r -> r.positions().contains(to) && !r.positions().contains(from))
+                .filter(r -> r.pays(from, to))
                 .mapToInt(Paid::points)
                 .sum();
     }
@@ -161,6 +242,7 @@ public record Ruleset(
                 note,
                 noLegGrabs,
                 halfThrowPoints,
-                reached);
+                reached,
+                landings);
     }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import lynchet.core.card.Family;
 import lynchet.core.card.Fault;
 import lynchet.core.card.Need;
@@ -299,6 +300,17 @@ public final class WellFormed {
             for (Ruleset.HeldPin pin : ruleset.pins()) {
                 position("RULESET_PIN", i, "rulesets", "pins", ruleset.id(), pin.position());
             }
+            for (Ruleset.Paid paid : ruleset.reached()) {
+                for (String place : together(paid.positions(), paid.onlyFrom(), paid.unlessFrom())) {
+                    position("RULESET_PAID", i, "rulesets", "reached", ruleset.id(), place);
+                }
+            }
+            if (ruleset.landings() != null) {
+                for (String place :
+                        together(ruleset.landings().back(), ruleset.landings().seat())) {
+                    position("RULESET_LANDING", i, "rulesets", "landings", ruleset.id(), place);
+                }
+            }
             for (String technique : ruleset.illegalTechniques()) {
                 if (!techniques.containsKey(technique)) {
                     breach(
@@ -322,6 +334,11 @@ public final class WellFormed {
                 }
             }
         }
+    }
+
+    @SafeVarargs
+    private static List<String> together(List<String>... parts) {
+        return Stream.of(parts).flatMap(List::stream).toList();
     }
 
     /** Depth-first with three colours; a grey technique met again closes a cycle. */

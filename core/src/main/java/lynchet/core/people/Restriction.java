@@ -43,10 +43,21 @@ public record Restriction(
     public enum Kind {
         NO_THROWS_TAKEN("no throws taken"),
         NO_THROWS("no throws, neither thrown nor throwing"),
-        NO_NECK("nothing on the neck", Hazard.CHOKE, Hazard.FRONT_CHOKE, Hazard.NECK_CRANK, Hazard.NECK_LOAD),
+        NO_NECK(
+                "nothing on the neck",
+                Hazard.CHOKE,
+                Hazard.FRONT_CHOKE,
+                Hazard.NECK_CRANK,
+                Hazard.NECK_LOAD,
+                Hazard.HEAD_DIVE),
         NO_ARM_LOCKS("no arm or shoulder locks", Hazard.ARM_LOCK, Hazard.SHOULDER_LOCK, Hazard.ARM_STANDING_FALL),
         NO_LEG_LOCKS(
-                "no leg locks, nothing on the knee", Hazard.LEG_LOCK, Hazard.TWISTING_LEG_LOCK, Hazard.KNEE_SIDE_FALL),
+                "no leg locks, nothing on the knee",
+                Hazard.LEG_LOCK,
+                Hazard.TWISTING_LEG_LOCK,
+                Hazard.KNEE_SIDE_FALL,
+                Hazard.KNEE_LOAD,
+                Hazard.REAR_SIT),
         ONE_SIDE_ONLY("one side only"),
         LIGHT_ONLY("light work only, no live rounds"),
         NO_LIVE("no live rounds"),

@@ -22,7 +22,15 @@ public record Ages(int from, int shownBelow, boolean never) {
             case TWISTING_LEG_LOCK -> new Ages(18, 0, false);
             case FRONT_CHOKE, LEG_LOCK -> new Ages(16, 0, false);
             case CHOKE, ARM_LOCK, SHOULDER_LOCK -> new Ages(13, 16, false);
-            case REAR_SIT, ARM_STANDING_FALL, LIFTED, BELT_THUMB, LIFT_LEGS, HEAD_DIVE, ARMS_HELD, NECK_LOAD -> ANY;
+            case REAR_SIT,
+                    ARM_STANDING_FALL,
+                    LIFTED,
+                    BELT_THUMB,
+                    LIFT_LEGS,
+                    HEAD_DIVE,
+                    ARMS_HELD,
+                    NECK_LOAD,
+                    KNEE_LOAD -> ANY;
         };
     }
 

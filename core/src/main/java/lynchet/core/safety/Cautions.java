@@ -84,6 +84,11 @@ public final class Cautions {
                 caution(hazard, CAUTION, "They have no free arm to fall with: lower them, or let one sleeve go.");
             case NECK_LOAD ->
                 caution(hazard, CAUTION, "Weight on the shoulders, never on the neck or the crown; slowly.");
+            case KNEE_LOAD ->
+                caution(
+                        hazard,
+                        CAUTION,
+                        "Nothing across or around the knee: it goes the way it bends, the foot is never turned.");
         };
     }
 

@@ -101,4 +101,57 @@ class RulesetTest {
         assertThat(rules(true, 4).score(Family.TAKEDOWN, STANDING, SIDE, true).ends())
                 .isFalse();
     }
+
+    private static final Ruleset.Landing BELLY = new Ruleset.Landing("behind", Stage.HALF_DOWN);
+    private static final Ruleset.Landing SEAT = new Ruleset.Landing("over", Stage.LEGS_BETWEEN);
+
+    private static Ruleset byLanding(boolean throwEnds) {
+        return new Ruleset(
+                "rules",
+                "Rules",
+                Jacket.EITHER,
+                null,
+                null,
+                null,
+                List.of(new Points(Family.THROW, null, 5, List.of("behind"))),
+                throwEnds,
+                4,
+                null,
+                null,
+                5,
+                null,
+                false,
+                1,
+                List.of(
+                        new Ruleset.Paid(List.of("mount"), 7, List.of("in-guard"), null),
+                        new Ruleset.Paid(List.of("turned"), 9, null, List.of("side-top"))),
+                new Ruleset.Landings(List.of("side-top", "in-guard"), List.of("over")));
+    }
+
+    /** On the back it is a throw, on the seat half of one, on the belly what else is said of it; whatever it is called. */
+    @Test
+    void aThrowAndATakedownPayByWhereTheyLand() {
+        for (Family family : List.of(Family.THROW, Family.TAKEDOWN)) {
+            assertThat(byLanding(true).score(family, STANDING, SIDE, true)).isEqualTo(new Ruleset.Score(true, 0));
+            assertThat(byLanding(false).score(family, STANDING, SIDE, true)).isEqualTo(new Ruleset.Score(false, 4));
+            assertThat(byLanding(true).score(family, STANDING, SIDE, false)).isEqualTo(new Ruleset.Score(false, 1));
+            assertThat(byLanding(true).score(family, STANDING, SEAT, true)).isEqualTo(new Ruleset.Score(false, 1));
+            assertThat(byLanding(true).score(family, SEAT, SIDE, true))
+                    .as("from the mat nobody is thrown")
+                    .isEqualTo(new Ruleset.Score(false, 0));
+        }
+        assertThat(byLanding(true).score(Family.THROW, STANDING, BELLY, true)).isEqualTo(new Ruleset.Score(false, 5));
+        assertThat(byLanding(true).score(Family.TAKEDOWN, STANDING, BELLY, true))
+                .isEqualTo(new Ruleset.Score(false, 0));
+        assertThat(byLanding(true).score(Family.SWEEP, STANDING, SIDE, true)).isEqualTo(new Ruleset.Score(false, 0));
+    }
+
+    @Test
+    void aPositionPaysOnlyFromWhereItIsSaidTo() {
+        Ruleset rules = byLanding(false);
+        assertThat(rules.paidFor("in-guard", "mount")).isEqualTo(7);
+        assertThat(rules.paidFor("side-top", "mount")).isZero();
+        assertThat(rules.paidFor("behind", "turned")).isEqualTo(9);
+        assertThat(rules.paidFor("side-top", "turned")).isZero();
+    }
 }

@@ -168,7 +168,31 @@ class WellFormedTest {
                         "CONTROL_RULESET",
                         "a",
                         t -> t.pairs.add(new PositionPair("a-pair", Stage.APART, underRules("a"), null))),
-                breach("RULESET_ENTRY", "rules", t -> t.rulesets.add(rules(null, List.of("nowhere")))));
+                breach("RULESET_ENTRY", "rules", t -> t.rulesets.add(rules(null, List.of("nowhere")))),
+                breach("RULESET_PAID", "rules", t -> t.rulesets.add(paying(List.of("no"), null, null))),
+                breach("RULESET_PAID", "rules", t -> t.rulesets.add(paying(List.of("s"), List.of("no"), null))),
+                breach("RULESET_LANDING", "rules", t -> t.rulesets.add(paying(List.of("s"), null, List.of("no")))));
+    }
+
+    private static Ruleset paying(List<String> reached, List<String> onlyFrom, List<String> seat) {
+        return new Ruleset(
+                "rules",
+                "Rules",
+                null,
+                null,
+                null,
+                null,
+                null,
+                false,
+                0,
+                null,
+                null,
+                5,
+                null,
+                false,
+                0,
+                List.of(new Ruleset.Paid(reached, 2, onlyFrom, null)),
+                new Ruleset.Landings(null, seat));
     }
 
     private static Ruleset rules(List<String> illegal, List<String> entries, Ruleset.HeldPin... pins) {

@@ -100,7 +100,7 @@ class MapTest {
     @Test
     void reachTellsTheWay() {
         JsonNode reach = head.get("/api/map/reach?rank=white").expect(200).json();
-        assertThat(reach.path("scarf-hold-bottom").path("way").toString()).contains("THEIRS", "major-hip-throw");
+        assertThat(reach.path("scarf-hold-bottom").path("way").toString()).contains("THEIRS", "floating-hip-throw");
         assertThat(reach.has("triangle-on")).isFalse();
         assertThat(head.get("/api/map/reach?rank=white&against=anyone")
                         .expect(200)
@@ -217,7 +217,11 @@ class MapTest {
     void aRankIsSeenUnderItsLaddersRules() {
         HttpUser viewer = RunningClub.as("viewer");
         String gaps = "/api/map/gaps?rank=junior-orange";
-        assertThat(viewer.get(gaps).expect(200).text()).contains("Of no use under Jacket throwing");
+        assertThat(viewer.get(gaps).expect(200).text())
+                .isEqualTo(
+                        viewer.get(gaps + "&ruleset=jacket-ground").expect(200).text());
+        assertThat(viewer.get(gaps + "&ruleset=jacket-throwing").expect(200).text())
+                .contains("Of no use under Jacket throwing");
         assertThat(viewer.get(gaps + "&ruleset=no-jacket").expect(200).text())
                 .contains("Of no use under No-jacket submission");
     }

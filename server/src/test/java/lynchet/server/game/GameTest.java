@@ -40,7 +40,7 @@ class GameTest {
                 .isLessThan(game.path("today").path("passed").asInt());
         assertThat(game.path("ruleset").asString()).isEqualTo("jacket-ground");
         assertThat(list(game.path("next"))).hasSize(3);
-        assertThat(game.path("soilBefore").size()).isEqualTo(94);
+        assertThat(game.path("soilBefore").size()).isEqualTo(102);
         long weed = list(coach.get(ONE + "/progress").json().path("soil")).stream()
                 .filter(soil -> soil.asString().equals("WEED"))
                 .count();

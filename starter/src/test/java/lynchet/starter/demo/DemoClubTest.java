@@ -22,6 +22,7 @@ import lynchet.core.people.Student;
 import lynchet.core.people.StudentRecord;
 import lynchet.core.people.StudentState;
 import lynchet.format.ClubArchive;
+import lynchet.starter.StarterLibrary;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -39,6 +40,21 @@ class DemoClubTest {
     }
 
     /** What somebody would find who looked for it. */
+    /** What the demo leaves out so that there is something to find is in the library, or nothing would be left out. */
+    @Test
+    void whatItsCoachesForgotIsInTheLibrary() {
+        assertThat(StarterLibrary.club("Test").ladders().stream()
+                        .flatMap(ladder -> ladder.ranks().stream())
+                        .flatMap(rank -> rank.items())
+                        .map(item -> item.id()))
+                .containsAll(DemoClub.FORGOTTEN);
+        assertThat(DemoClub.on(TODAY).ladders().stream()
+                        .flatMap(ladder -> ladder.ranks().stream())
+                        .flatMap(rank -> rank.items())
+                        .map(item -> item.id()))
+                .doesNotContainAnyElementsOf(DemoClub.FORGOTTEN);
+    }
+
     @Test
     void looksLikeLife() {
         Club club = DemoClub.on(TODAY);

@@ -27,6 +27,9 @@ import classes from './MapPage.module.css';
 import { Sheet } from './Sheet';
 import { useLens } from './useLens';
 
+/** What the hill cannot have of the window, px: the rail, and a scroll bar where it is taller than the window. */
+const BESIDE = 104 + 16;
+
 /** Up to this width the terraces are lists. */
 const PHONE = 700;
 
@@ -177,7 +180,7 @@ function MapScreen({ whole }: { whole: MapIndex }) {
               selected={selected && map.position.has(selected) ? selected : null}
               table={table.data}
               signs={signs}
-              restWidth={isListed && !walk ? undefined : Math.max(760, viewport.width - 104)}
+              restWidth={isListed && !walk ? undefined : Math.max(760, viewport.width - BESIDE)}
               walk={walk && walk.length > 1 ? walk : undefined}
               onRoutes={() => change('to', 'any')}
               onCard={(id) => navigate(`/map/techniques/${id}`)}

@@ -79,17 +79,17 @@ class MapWorkTest {
 
     /** Seen on the hill, taken, and taken back, so that the club is as it was. */
     private static void takesAMend(Coach coach) {
-        coach.go("/map?eyes=rank:green&rules=wrestling");
+        coach.go("/map?eyes=rank:orange");
         coach.use("button", "findings");
         coach.see("[data-sheet=gaps] section");
         coach.use("button", "Show on the hill");
         coach.see("button", "Off the hill");
-        coach.see("[data-plot=leg-entanglement]");
+        coach.see("[data-plot=head-caught-standing]");
         coach.use("button", "Take it");
-        coach.see("div", "added to Green");
-        coach.seeNo("p", "Enter the leg entanglement");
+        coach.see("div", "added to Orange");
+        coach.seeNo("p", "Duck out of the standing headlock");
         coach.use("button", "Undo");
-        coach.see("p", "Enter the leg entanglement");
+        coach.see("p", "Duck out of the standing headlock");
     }
 
     @Test

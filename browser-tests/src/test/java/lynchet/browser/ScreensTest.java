@@ -167,7 +167,7 @@ class ScreensTest {
     @Test
     void theGapsOfARankAreAListOfWork() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
-            coach.comeIn("head", "/map?eyes=rank:green&rules=wrestling");
+            coach.comeIn("head", "/map?eyes=rank:orange");
             coach.use("button", "findings");
             coach.use("button", "Show on the hill");
             coach.see("button", "Off the hill");

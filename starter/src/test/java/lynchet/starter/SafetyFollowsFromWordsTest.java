@@ -139,7 +139,7 @@ class SafetyFollowsFromWordsTest {
                 .contains(kind);
     }
 
-    /** Whoever has a limit is paired neither for what hurts there nor for the way out of it: the way out begins in it. */
+    /** Somebody with a limit is paired neither for what hurts there nor for the way out of it: the way out begins in it. */
     @Test
     void aLimitClosesEveryCardThatItMeans() {
         Map<Restriction.Kind, Pattern> means =

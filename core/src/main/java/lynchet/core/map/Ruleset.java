@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param noLegGrabs whether techniques that take hold of a leg are illegal: those tagged {@link #LEG_GRAB}
  * @param halfThrowPoints points of a throw that lands half; 0: none
  * @param reached what reaching a position pays, however it is reached
- * @param landings where whoever is brought down from the feet has to land; null: a throw pays wherever it lands, as in
+ * @param landings where somebody brought down from the feet has to land; null: a throw pays wherever it lands, as in
  *     files before format 3
  */
 public record Ruleset(
@@ -89,7 +89,7 @@ public record Ruleset(
     }
 
     /**
-     * Where whoever is brought down from the feet lands, by a throw or a takedown alike; anywhere else, as on the belly and
+     * Where somebody brought down from the feet lands, by a throw or a takedown alike; anywhere else, as on the belly and
      * knees, it is worth what {@link Points} say.
      *
      * @param back positions above somebody on the back: clean it is a full throw, else half of one

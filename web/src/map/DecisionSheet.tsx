@@ -46,6 +46,11 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onR
         <p className="quiet">
           {plain(map.stageOf(position.id))} · control {signed(position.control)} · {position.summary}
         </p>
+        {position.cautions?.map((text) => (
+          <div key={text} className={classes.caution}>
+            {text}
+          </div>
+        ))}
         <div className={classes.eyes}>
           <Button variant="default" size="compact-sm" onClick={() => onSelect(table.counterpart)}>
             Swap eyes (x)

@@ -123,6 +123,7 @@ export type Suggested = S['Suggested'];
 /** What planning found: the result of its job. */
 export type Proposal = { view: PlanView; changed: string[] };
 export type Difference = S['Difference'];
+export type LibraryTouches = S['LibraryTouches'];
 export type RouteView = S['RouteView'];
 export type Word = S['Word'];
 

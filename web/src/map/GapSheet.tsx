@@ -6,13 +6,14 @@ import { Stone } from '../ui/Stone';
 import { count, date } from '../ui/words';
 import sheet from './DecisionSheet.module.css';
 import classes from './GapSheet.module.css';
-import { busiest, byPosition, keyOf } from './gaps';
+import { busiest, byPosition, keyOf, openSince, type Place } from './gaps';
 
 type Props = {
   map: MapIndex;
   title: string;
   findings: Finding[];
   ignored: IgnoredGap[];
+  nameOfRank: (id: string) => string;
   /** The finding whose mend is drawn on the hill. */
   shown: Finding | null;
   onShow: (finding: Finding | null) => void;
@@ -27,38 +28,29 @@ type Props = {
 
 /** What is open as a list of work: place by place, the worst first, each with why it matters and its mend. */
 export function GapSheet(props: Props) {
-  const { map, title, findings, ignored, onSelect, onClose } = props;
-  const places = byPosition(findings);
+  const { map, title, findings, ignored, nameOfRank, onClose } = props;
+  const own = findings.filter((f) => !f.since);
+  const places = byPosition(own);
   return (
     <aside className={sheet.sheet} aria-label={`What is open: ${title}`} data-sheet="gaps">
       <h2>{title}</h2>
       <p className="quiet">
-        {count(findings.length, 'finding', 'findings')} in {count(places.length, 'place', 'places')}, the
-        worst first.
+        {count(own.length, 'finding', 'findings')} in {count(places.length, 'place', 'places')}, the worst
+        first.
       </p>
       <button type="button" className={sheet.close} aria-label="Close the sheet" onClick={onClose}>
         ×
       </button>
-      {places.map(({ position, findings: here }) => (
-        <section key={position ?? ''} className={classes.place}>
-          <h3>
-            {position ? (
-              <button type="button" className="plain" onClick={() => onSelect(position)}>
-                {map.position.get(position)?.name}
-              </button>
-            ) : (
-              'In the order of teaching'
-            )}
-          </h3>
-          {position && <p className={classes.why}>{busiest(map, position)}</p>}
-          <ul>
-            {here.map((finding) => (
-              <Line key={keyOf(finding)} {...props} finding={finding} />
-            ))}
-          </ul>
-        </section>
+      <Places {...props} places={places} />
+      {own.length === 0 && <p>Nothing is open here.</p>}
+      {openSince(findings).map(({ rank, findings: old }) => (
+        <details key={rank} className={classes.since}>
+          <summary>
+            {count(old.length, 'finding', 'findings')} still open from {nameOfRank(rank)}
+          </summary>
+          <Places {...props} places={byPosition(old)} />
+        </details>
       ))}
-      {findings.length === 0 && <p>Nothing is open here.</p>}
       {ignored.length > 0 && (
         <section className={classes.place}>
           <h3>Left as it is</h3>
@@ -84,6 +76,29 @@ export function GapSheet(props: Props) {
       )}
     </aside>
   );
+}
+
+function Places({ places, ...props }: Props & { places: Place[] }) {
+  const { map, onSelect } = props;
+  return places.map(({ position, findings: here }) => (
+    <section key={position ?? ''} className={classes.place}>
+      <h3>
+        {position ? (
+          <button type="button" className="plain" onClick={() => onSelect(position)}>
+            {map.position.get(position)?.name}
+          </button>
+        ) : (
+          'In the order of teaching'
+        )}
+      </h3>
+      {position && <p className={classes.why}>{busiest(map, position)}</p>}
+      <ul>
+        {here.map((finding) => (
+          <Line key={keyOf(finding)} {...props} finding={finding} />
+        ))}
+      </ul>
+    </section>
+  ));
 }
 
 function Line({ map, finding, shown, onShow, onTake, onLeave }: Props & { finding: Finding }) {

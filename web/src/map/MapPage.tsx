@@ -161,7 +161,7 @@ function MapScreen({ whole }: { whole: MapIndex }) {
               setGapsOpen(true);
             }}
           >
-            {count(shown.gaps.data.length, 'finding', 'findings')}
+            {count(shown.gaps.data.filter((f) => !f.since).length, 'finding', 'findings')}
           </Button>
         )}
         {isHead && !selected && !isPhone && (

@@ -58,7 +58,7 @@ export function WorkList({
     try {
       const gap = await send<IgnoredGap>('POST', '/map/gaps/ignored', {
         id: newId('gap'),
-        rank: eyes.kind === 'rank' ? eyes.id : null,
+        rank: finding.since ?? (eyes.kind === 'rank' ? eyes.id : null),
         student: eyes.kind === 'student' ? eyes.id : null,
         ...{ code, position, technique, reaction, reason },
       });
@@ -76,6 +76,7 @@ export function WorkList({
           title={title}
           findings={findings}
           ignored={ignored.data ?? []}
+          nameOfRank={(id) => view?.ladder.ranks.find((r) => r.id === id)?.name ?? id}
           shown={mend}
           onShow={onMend}
           onTake={

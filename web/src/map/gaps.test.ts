@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import type { MapIndex } from '../api/queries';
 import type { Finding } from '../api/types';
-import { busiest, byPosition, ordinal } from './gaps';
+import { busiest, byPosition, openSince, ordinal } from './gaps';
 
 const finding = (position: string | null, code = 'NO_ANSWER') => ({ position, code }) as Finding;
 
@@ -11,6 +11,15 @@ it('gathers findings place by place and keeps the worst place first', () => {
     ['b', 2],
     [null, 1],
     ['a', 1],
+  ]);
+});
+
+it('keeps what earlier ranks opened apart, rank by rank', () => {
+  const old = (position: string, since: string) => ({ ...finding(position), since }) as Finding;
+  const since = openSince([finding('own'), old('a', 'white'), old('b', 'yellow'), old('c', 'white')]);
+  expect(since.map((s) => [s.rank, s.findings.map((f) => f.position)])).toEqual([
+    ['white', ['a', 'c']],
+    ['yellow', ['b']],
   ]);
 });
 

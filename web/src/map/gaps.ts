@@ -17,6 +17,14 @@ export function byPosition(findings: Finding[]): Place[] {
   return [...places].map(([position, here]) => ({ position, findings: here }));
 }
 
+/** What earlier ranks opened and nobody has closed since, by that rank, in the order in which it is met. */
+export function openSince(findings: Finding[]): { rank: string; findings: Finding[] }[] {
+  const ranks = new Map<string, Finding[]>();
+  for (const finding of findings)
+    if (finding.since) ranks.set(finding.since, [...(ranks.get(finding.since) ?? []), finding]);
+  return [...ranks].map(([rank, old]) => ({ rank, findings: old }));
+}
+
 /** How busy a crossing is, which is why a gap there matters. */
 export function busiest(map: MapIndex, position: string): string {
   const here = map.centrality[position] ?? 0;

@@ -18,7 +18,7 @@ import { Glyph } from '../ui/glyphs';
 import { Scroll } from '../ui/Scroll';
 import { Failed, Loaded, Waiting } from '../ui/States';
 import { Finding as StoneFinding } from '../ui/Stone';
-import { count, plain } from '../ui/words';
+import { plain } from '../ui/words';
 import { AddItem } from './AddItem';
 import { techniqueOf } from './families';
 import classes from './RankPage.module.css';
@@ -170,7 +170,8 @@ function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapInd
                   {f.sentence}
                 </StoneFinding>
               ))}
-              {mine.findings.length === 0 && <li>It holds together: {count(0, 'finding', 'findings')}.</li>}
+              {mine.findings.length === 0 && <li>What {rank.name} adds holds together.</li>}
+              <OpenSince view={view} since={mine.openSince} />
             </ul>
           ) : (
             <Waiting height={200} />
@@ -178,6 +179,24 @@ function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapInd
         </Scroll>
       </div>
     </>
+  );
+}
+
+/** What earlier ranks opened is said there; here is only how much of it still stands. */
+function OpenSince({ view, since }: { view: LadderView; since: Record<string, number> }) {
+  const before = view.ladder.ranks.filter((r) => since[r.id]);
+  if (before.length === 0) return null;
+  return (
+    <li className="quiet">
+      Still open from earlier ranks:{' '}
+      {before.map((r, i) => (
+        <span key={r.id}>
+          {i > 0 && ', '}
+          <Link to={`/ranks/${view.ladder.id}/${r.id}`}>{r.name}</Link> {since[r.id]}
+        </span>
+      ))}
+      .
+    </li>
   );
 }
 

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -165,6 +166,7 @@ class ScreensTest {
     }
 
     @Test
+    @ResourceLock(MapWorkTest.WHAT_ORANGE_LACKS)
     void theGapsOfARankAreAListOfWork() {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
             coach.comeIn("head", "/map?eyes=rank:orange");

@@ -153,10 +153,29 @@ class ExchangeTest {
     void theLibraryOffersWhatTheClubLacksAndKeepsWhatItChanged() {
         JsonNode offered = head.get("/api/library").expect(200).json();
         assertThat(offered.findValuesAsString("key"))
-                .containsExactlyInAnyOrder("ladders/adult", "ladders/exam", "ladders/junior");
+                .contains("ladders/adult/white", "ladders/adult/yellow", "ladders/adult/orange")
+                .allMatch(key -> key.startsWith("ladders/"));
         assertThat(offered.findValuesAsString("who")).containsOnly("CLUB");
-        JsonNode after = head.post(
-                        "/api/library", Map.of("keys", List.of("ladders/adult", "ladders/exam", "ladders/junior")))
+        JsonNode touched = head.get("/api/library/touched?ladder=adult&rank=white")
+                .expect(200)
+                .json();
+        assertThat(touched.path("wear").asInt())
+                .isGreaterThan(touched.path("lackMore").size());
+        assertThat(touched.path("lackMore").findValuesAsString("name"))
+                .isNotEmpty()
+                .allMatch(name -> name.contains(" "));
+        assertThat(touched.path("lackLess")).isEmpty();
+        assertThat(head.get("/api/library/touched?ladder=adult&rank=beige")
+                        .expect(404)
+                        .text())
+                .contains("beige");
+        JsonNode left = head.post("/api/library", Map.of("keys", List.of("ladders/adult/white")))
+                .expect(200)
+                .json();
+        assertThat(left.findValuesAsString("key"))
+                .contains("ladders/adult/orange")
+                .doesNotContain("ladders/adult/white");
+        JsonNode after = head.post("/api/library", Map.of("keys", left.findValuesAsString("key")))
                 .expect(200)
                 .json();
         assertThat(after.size()).isZero();
@@ -170,7 +189,12 @@ class ExchangeTest {
     @CsvSource({"viewer", "coach"})
     void onlyTheHeadCoachTakesInAndGivesOut(String account) {
         HttpUser user = RunningClub.as(account);
-        for (String path : List.of("/api/csv/roster", "/api/archive/map.dot", "/api/library", "/api/imports/x")) {
+        for (String path : List.of(
+                "/api/csv/roster",
+                "/api/archive/map.dot",
+                "/api/library",
+                "/api/library/touched?ladder=adult&rank=white",
+                "/api/imports/x")) {
             user.get(path).expect(403);
         }
         user.post("/api/csv/roster", "name\nX\n").expect(403);

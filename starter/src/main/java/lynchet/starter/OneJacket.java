@@ -1,9 +1,12 @@
 package lynchet.starter;
 
 import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import lynchet.core.card.Family;
 import lynchet.core.card.Jacket;
 import lynchet.core.club.Club;
 import lynchet.format.ClubArchive;
@@ -71,6 +74,8 @@ final class OneJacket {
                             && (!reaction.has("attack") || links.contains(text(reaction, "attack"))));
             goesOn = map.path("links").size() + map.path("reactions").size() < before;
         }
+        keep(map, "techniques", this::isOfUse);
+        techniques = ids(map.path("techniques"));
         Set<String> rulesets = ids(map.path("rulesets"));
         map.path("links").forEach(link -> {
             drop((ObjectNode) link, "partial", positions);
@@ -98,6 +103,12 @@ final class OneJacket {
         });
     }
 
+    /** Done alone, or at least one link of it is left. */
+    private boolean isOfUse(JsonNode technique) {
+        return Family.valueOf(text(technique, "family")).isSolo()
+                || named(club.path("map").path("links"), "technique", text(technique, "id")) != null;
+    }
+
     private void places(JsonNode owner, String... lists) {
         if (owner instanceof ObjectNode there) {
             Stream.of(lists).forEach(list -> keep(there, list, id -> positions.contains(id.asString())));
@@ -116,7 +127,10 @@ final class OneJacket {
         }
         for (JsonNode ladder : club.path("ladders")) {
             if (!rulesets.contains(text(ladder, "ruleset"))) {
-                ((ObjectNode) ladder).put("ruleset", text(ladder, "id").equals("junior") ? "wrestling" : "no-jacket");
+                ((ObjectNode) ladder).put("ruleset", "no-jacket");
+            }
+            if (jacket == Jacket.NO_JACKET) {
+                earlier(ladder);
             }
             for (JsonNode rank : ladder.path("ranks")) {
                 for (JsonNode group : rank.path("syllabus")) {
@@ -129,6 +143,59 @@ final class OneJacket {
                 keep((ObjectNode) rank, "syllabus", group -> group.path("items").size() > 0);
             }
         }
+    }
+
+    /** What comes earlier on each ladder, by its id. */
+    private record WithoutJacket(Map<String, List<Earlier>> earlier) {}
+
+    private record Earlier(String rank, String group, List<String> techniques) {}
+
+    /** Without sleeve and lapel the first hold is a clinch, so that what leads there is taught from the first belt on. */
+    private static void earlier(JsonNode ladder) {
+        WithoutJacket without = StarterLibrary.read("no-jacket.json", WithoutJacket.class);
+        for (Earlier move : without.earlier().getOrDefault(text(ladder, "id"), List.of())) {
+            ArrayNode groups =
+                    (ArrayNode) named(ladder.path("ranks"), "id", move.rank()).path("syllabus");
+            JsonNode group = named(groups, "name", move.group());
+            if (group == null) {
+                ObjectNode added = groups.insertObject(1).put("name", move.group());
+                added.putArray("items");
+                group = added;
+            }
+            ArrayNode items = (ArrayNode) group.path("items");
+            move.techniques().forEach(technique -> items.add(taken(technique, move.rank(), ladder)));
+        }
+    }
+
+    /** The item of a later rank, which has it no more. */
+    private static ObjectNode taken(String technique, String rank, JsonNode ladder) {
+        ObjectNode item = Json.mapper().createObjectNode();
+        for (JsonNode later : ladder.path("ranks")) {
+            for (JsonNode group : later.path("syllabus")) {
+                JsonNode there = named(group.path("items"), "ref", technique);
+                if (there != null && item.isEmpty()) {
+                    item.setAll((ObjectNode) there);
+                    keep((ObjectNode) group, "items", one -> one != there);
+                }
+            }
+        }
+        if (item.isEmpty()) {
+            item.put("kind", "TECHNIQUE")
+                    .put("ref", technique)
+                    .put("standard", "SHOWN")
+                    .put("sides", "EITHER");
+        }
+        item.remove("stripe");
+        return item.put("id", rank + "-" + technique);
+    }
+
+    private static JsonNode named(JsonNode list, String field, String value) {
+        for (JsonNode one : list) {
+            if (text(one, field).equals(value)) {
+                return one;
+            }
+        }
+        return null;
     }
 
     private boolean isStillThere(JsonNode item) {

@@ -103,8 +103,12 @@ public final class StarterLibrary {
     }
 
     private static Part read(String file) {
+        return read(file, Part.class);
+    }
+
+    static <T> T read(String file, Class<T> type) {
         try (InputStream in = StarterLibrary.class.getResourceAsStream("/starter/" + file)) {
-            return Json.mapper().readValue(in, Part.class);
+            return Json.mapper().readValue(in, type);
         } catch (IOException e) {
             throw new UncheckedIOException("the starter library lacks " + file, e);
         }

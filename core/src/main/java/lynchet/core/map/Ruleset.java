@@ -173,6 +173,15 @@ public record Ruleset(
                                 limit.belowAge() == 0 && technique.hazards().contains(limit.hazard()));
     }
 
+    /** The age in years from which its hazards are legal here; 0: at any age, or at none ({@link #allows}). */
+    public int legalFrom(Technique technique) {
+        return illegalHazards.stream()
+                .filter(limit -> technique.hazards().contains(limit.hazard()))
+                .mapToInt(HazardLimit::belowAge)
+                .max()
+                .orElse(0);
+    }
+
     /**
      * What a technique scores that is done from one position and lands at another.
      *

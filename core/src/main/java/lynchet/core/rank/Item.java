@@ -69,4 +69,9 @@ public record Item(
     public Item about(String otherRef, String otherVersion) {
         return new Item(id, kind, otherRef, words, otherVersion, standard, sides, role, count, stripe);
     }
+
+    /** The same item, asked for on these sides. */
+    public Item on(Sides otherSides) {
+        return new Item(id, kind, ref, words, version, standard, otherSides, role, count, stripe);
+    }
 }

@@ -1,6 +1,7 @@
 package lynchet.core.rank;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -41,22 +42,82 @@ public final class SyllabusCheck {
         this.chains = chains.stream().collect(Collectors.toMap(Chain::id, Function.identity(), (one, other) -> one));
     }
 
-    /** The findings of a rank's cumulative syllabus, in order, severity 3 with its smallest mend where one exists. */
+    /**
+     * The findings of a rank's cumulative syllabus, in order, severity 3 with its smallest mend where one exists. What an
+     * earlier rank opened and no rank since has closed says so ({@link Finding#since}).
+     */
     public List<Finding> of(Ladder ladder, String rankId, boolean againstAnyone) {
-        Set<String> known = ladder.knownBy(rankId, map);
-        Knowledge knowledge = againstAnyone ? Knowledge.againstAnyone(graph, known) : Knowledge.sameLevel(graph, known);
-        List<Finding> gaps = Gaps.find(graph, knowledge, centrality, ladder.examList(), oneSided(ladder, rankId));
-        List<Finding> findings = new ArrayList<>(new SmallestMend(graph, knowledge).mended(gaps));
-        Rank rank = ladder.rank(rankId).orElseThrow();
-        List<Finding> ofTheSyllabus = new ArrayList<>(new TeachingOrder(map, chains, ladder, rankId).findings());
-        ofTheSyllabus.addAll(new AskedAgain(ladder, this::name).at(ladder.indexOf(rankId)));
-        choices(rank, ofTheSyllabus);
-        rank.items().forEach(item -> versionClash(item, ofTheSyllabus));
-        load(ladder, rank).ifPresent(ofTheSyllabus::add);
-        balance(ladder, rank).ifPresent(ofTheSyllabus::add);
-        ofTheSyllabus.forEach(finding -> findings.add(againstAnyone ? finding.atMost(2) : finding));
+        Map<Finding.About, String> since = new HashMap<>();
+        for (Rank before : ladder.ranks().subList(0, ladder.indexOf(rankId))) {
+            stillOpen(since, before, open(ladder, before.id(), againstAnyone));
+        }
+        return of(ladder, rankId, againstAnyone, since);
+    }
+
+    /** The findings of all ranks, from the lowest up, as {@link #of} gives them for one. */
+    public List<List<Finding>> of(Ladder ladder) {
+        Map<Finding.About, String> since = new HashMap<>();
+        List<List<Finding>> all = new ArrayList<>();
+        for (Rank rank : ladder.ranks()) {
+            List<Finding> findings = of(ladder, rank.id(), false, since);
+            stillOpen(since, rank, findings);
+            all.add(findings);
+        }
+        return all;
+    }
+
+    private static void stillOpen(Map<Finding.About, String> since, Rank rank, List<Finding> findings) {
+        Set<Finding.About> open = findings.stream()
+                .map(Finding::about)
+                .filter(SyllabusCheck::isAboutSomething)
+                .collect(Collectors.toSet());
+        since.keySet().retainAll(open);
+        open.forEach(about -> since.putIfAbsent(about, rank.id()));
+    }
+
+    private static boolean isAboutSomething(Finding.About about) {
+        return about.position() != null || about.technique() != null || about.reaction() != null;
+    }
+
+    private List<Finding> of(Ladder ladder, String rankId, boolean againstAnyone, Map<Finding.About, String> since) {
+        Knowledge knowledge = knowledge(ladder, rankId, againstAnyone);
+        List<Finding> findings =
+                new ArrayList<>(new SmallestMend(graph, knowledge).mended(open(ladder, rankId, againstAnyone)));
+        findings.replaceAll(finding -> finding.openSince(since.get(finding.about())));
+        ofItems(ladder, ladder.rank(rankId).orElseThrow())
+                .forEach(finding -> findings.add(againstAnyone ? finding.atMost(2) : finding));
         findings.sort(Gaps.order(centrality));
         return List.copyOf(findings);
+    }
+
+    /** What follows from all that is taught so far, without mends. */
+    private List<Finding> open(Ladder ladder, String rankId, boolean againstAnyone) {
+        List<Finding> findings = new ArrayList<>(Gaps.find(
+                graph,
+                knowledge(ladder, rankId, againstAnyone),
+                centrality,
+                ladder.examList(),
+                oneSided(ladder, rankId)));
+        new TeachingOrder(map, chains, ladder, rankId)
+                .ofAllTaught()
+                .forEach(finding -> findings.add(againstAnyone ? finding.atMost(2) : finding));
+        return findings;
+    }
+
+    private Knowledge knowledge(Ladder ladder, String rankId, boolean againstAnyone) {
+        Set<String> known = ladder.knownBy(rankId, map);
+        return againstAnyone ? Knowledge.againstAnyone(graph, known) : Knowledge.sameLevel(graph, known);
+    }
+
+    /** What follows from what this rank itself asks for. */
+    private List<Finding> ofItems(Ladder ladder, Rank rank) {
+        List<Finding> findings = new ArrayList<>(new TeachingOrder(map, chains, ladder, rank.id()).ofItems());
+        findings.addAll(new AskedAgain(ladder, this::name).at(ladder.indexOf(rank.id())));
+        choices(rank, findings);
+        rank.items().forEach(item -> versionClash(item, findings));
+        load(ladder, rank).ifPresent(findings::add);
+        balance(ladder, rank).ifPresent(findings::add);
+        return findings;
     }
 
     /** How much of the rank's time its syllabus takes. */

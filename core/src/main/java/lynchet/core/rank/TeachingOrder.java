@@ -14,6 +14,7 @@ import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainStep;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
+import lynchet.core.map.Ruleset;
 import lynchet.core.mat.Standard;
 import lynchet.core.rule.Say;
 import lynchet.core.safety.Ages;
@@ -46,7 +47,8 @@ final class TeachingOrder {
         }
     }
 
-    List<Finding> findings() {
+    /** Of all that is taught up to this rank. */
+    List<Finding> ofAllTaught() {
         List<Finding> findings = new ArrayList<>();
         for (String id : known) {
             Technique technique = map.technique(id).orElseThrow();
@@ -57,6 +59,12 @@ final class TeachingOrder {
             missing(technique.prerequisites(), known, technique, Finding.Code.ORDER, 2, "it builds on")
                     .ifPresent(findings::add);
         }
+        return findings;
+    }
+
+    /** Of what this rank itself asks for. */
+    List<Finding> ofItems() {
+        List<Finding> findings = new ArrayList<>();
         rank.items().forEach(item -> {
             if (item.kind() == Item.Kind.CHAIN) {
                 orphan(chains.get(item.ref())).ifPresent(findings::add);
@@ -138,6 +146,14 @@ final class TeachingOrder {
         return all;
     }
 
+    private Optional<Ruleset> rules() {
+        return map.ruleset(ladder.ruleset());
+    }
+
+    private int legalFrom(Technique technique) {
+        return rules().map(rules -> rules.legalFrom(technique)).orElse(0);
+    }
+
     /** The youngest who may wear the rank are as old as it asks, or as the ladder does; 0: nobody has said. */
     private Optional<Finding> tooEarly(Technique technique, Standard standard) {
         Ages ages = Ages.of(technique);
@@ -150,6 +166,10 @@ final class TeachingOrder {
             why = "not under " + ages.from() + ", and this rank is worn from " + youngest + ".";
         } else if (youngest > 0 && youngest < ages.shownBelow() && standard.compareTo(Standard.SHOWN) > 0) {
             why = "only shown under " + ages.shownBelow() + ", and this rank is worn from " + youngest + ".";
+            severity = 2;
+        } else if (youngest > 0 && youngest < legalFrom(technique) && standard.compareTo(Standard.SHOWN) > 0) {
+            why = "under " + rules().orElseThrow().name() + " not legal before " + legalFrom(technique)
+                    + ", which is stricter, and this rank is worn from " + youngest + ".";
             severity = 2;
         } else {
             return Optional.empty();

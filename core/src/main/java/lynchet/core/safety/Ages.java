@@ -39,6 +39,11 @@ public record Ages(int from, int shownBelow, boolean never) {
         return technique.hazards().stream().map(Ages::of).reduce(ANY, Ages::and);
     }
 
+    /** From which age it is tried live. */
+    public int live() {
+        return Math.max(from, shownBelow);
+    }
+
     /** The stricter of both. */
     public Ages and(Ages other) {
         return new Ages(Math.max(from, other.from), Math.max(shownBelow, other.shownBelow), never || other.never);

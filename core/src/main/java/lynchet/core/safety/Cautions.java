@@ -6,10 +6,12 @@ import static lynchet.core.safety.Caution.Level.FORBID;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import lynchet.core.card.Family;
 import lynchet.core.card.Hazard;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.map.Ruleset;
 import lynchet.core.rule.Say;
 
 /** Which cautions a technique carries. One rule, one text, everywhere; local rules come first. */
@@ -31,6 +33,10 @@ public final class Cautions {
                 cautions.add(of(hazard));
             }
         }
+        map.data().rulesets().stream()
+                .filter(rules -> rules.allows(technique))
+                .flatMap(rules -> agesUnder(rules, technique).stream())
+                .forEach(cautions::add);
         if (!technique.receiverFalls().isEmpty()) {
             List<String> falls = technique.receiverFalls().stream()
                     .map(id -> map.technique(id).map(Technique::name).orElse(id).toLowerCase(java.util.Locale.ROOT))
@@ -45,6 +51,19 @@ public final class Cautions {
         }
         cautions.sort(java.util.Comparator.comparing(Caution::level));
         return List.copyOf(cautions);
+    }
+
+    /** Where rules of a bout and these cautions differ in age, the stricter holds; this says which. */
+    private static Optional<Caution> agesUnder(Ruleset rules, Technique technique) {
+        int legal = rules.legalFrom(technique);
+        int live = Ages.of(technique).live();
+        if (legal == 0 || legal == live || Ages.of(technique).never()) {
+            return Optional.empty();
+        }
+        String which = legal > live
+                ? "not legal under " + legal + ", which is stricter than " + live + " here and holds."
+                : "legal from " + legal + " on; live only from " + live + " on here, which is stricter and holds.";
+        return Optional.of(new Caution("AGES", FORBID, rules.name() + ": " + which));
     }
 
     /** The rule that a hazard stands for. */

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param reaction reaction id nobody has answered; may be null
  * @param sentence what a coach would say
  * @param mend the smallest mend of a severity-3 finding; null where none is needed or none exists
+ * @param since id of the earlier rank from which on it has been open; null where what is looked at opens it itself
  */
 public record Finding(
         Code code,
@@ -19,12 +20,25 @@ public record Finding(
         @Nullable String technique,
         @Nullable String reaction,
         String sentence,
-        @Nullable Mend mend) {
+        @Nullable Mend mend,
+        @Nullable String since) {
+
+    public Finding(
+            Code code,
+            int severity,
+            @Nullable String position,
+            @Nullable String technique,
+            @Nullable String reaction,
+            String sentence,
+            @Nullable Mend mend) {
+        this(code, severity, position, technique, reaction, sentence, mend, null);
+    }
 
     /** What is open. */
     public enum Code {
         NO_ANSWER,
         NO_ESCAPE,
+        TAP,
         ONE_ANSWER,
         OPEN_REACTION,
         NO_FINISH,
@@ -45,12 +59,28 @@ public record Finding(
         LADDER_GAP
     }
 
+    /** What tells one finding from another, whatever rank it is looked at from. */
+    public record About(
+            Code code,
+            @Nullable String position,
+            @Nullable String technique,
+            @Nullable String reaction) {}
+
+    public About about() {
+        return new About(code, position, technique, reaction);
+    }
+
     public Finding with(Mend newMend) {
-        return new Finding(code, severity, position, technique, reaction, sentence, newMend);
+        return new Finding(code, severity, position, technique, reaction, sentence, newMend, since);
+    }
+
+    /** The same finding, open since an earlier rank; null: not since an earlier one. */
+    public Finding openSince(@Nullable String rank) {
+        return new Finding(code, severity, position, technique, reaction, sentence, mend, rank);
     }
 
     /** The same finding, no more severe than {@code most}. */
     public Finding atMost(int most) {
-        return new Finding(code, Math.min(severity, most), position, technique, reaction, sentence, mend);
+        return new Finding(code, Math.min(severity, most), position, technique, reaction, sentence, mend, since);
     }
 }

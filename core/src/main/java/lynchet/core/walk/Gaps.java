@@ -15,6 +15,7 @@ import lynchet.core.card.Technique;
 import lynchet.core.map.Link;
 import lynchet.core.map.Position;
 import lynchet.core.map.Reaction;
+import lynchet.core.map.Stage;
 
 /** What a set of techniques leaves open over the positions that it reaches (design: gaps). */
 public final class Gaps {
@@ -98,7 +99,11 @@ public final class Gaps {
             });
         }
         usableLinks.addAll(mine);
-        if (mine.isEmpty()) {
+        boolean isTap =
+                isCaught(position, control) && !ways.within(Ways.ESCAPE_LINKS, states, everything(), ways::escapes);
+        if (isTap) {
+            add(Finding.Code.TAP, 1, position, position.name() + ": " + tap(position));
+        } else if (mine.isEmpty()) {
             add(Finding.Code.NO_ANSWER, control < 0 ? 3 : 2, position, position.name() + ": nothing to do from here.");
         } else if (control < Ways.EVEN_ENOUGH && !ways.within(Ways.ESCAPE_LINKS, states, knowledge, ways::escapes)) {
             add(
@@ -107,7 +112,7 @@ public final class Gaps {
                     position,
                     position.name() + ": no way out to even ground or back to standing within three links.");
         }
-        if (mine.size() == 1) {
+        if (mine.size() == 1 && !isTap) {
             Link only = graph.links().get(mine.iterator().next());
             add(
                     Finding.Code.ONE_ANSWER,
@@ -118,6 +123,18 @@ public final class Gaps {
         if (control >= 2 && !ways.isHeld(index) && !ways.within(Ways.FINISH_LINKS, states, knowledge, ways::finishes)) {
             add(Finding.Code.NO_FINISH, 2, position, position.name() + ": well ahead, but no finish within two links.");
         }
+    }
+
+    private boolean isCaught(Position position, double control) {
+        return control < Ways.EVEN_ENOUGH && graph.map().stageOf(position.id()) == Stage.FINISH;
+    }
+
+    /** Nobody is asked for a way out that nobody has: what is done before it is locked, and then the tap. */
+    private static String tap(Position position) {
+        return position.cautions().isEmpty()
+                ? "no honest way out once it is on, and nothing said yet of what is done before; then one taps."
+                : "no honest way out once it is on, so one taps. "
+                        + position.cautions().get(0);
     }
 
     private void openReactions() {
@@ -198,11 +215,15 @@ public final class Gaps {
     /** What could be reached here by whoever knows everything. */
     private Reach atMost() {
         if (atMost == null) {
-            BitSet everything = new BitSet();
-            everything.set(0, graph.techniques().size());
-            atMost = Reach.of(graph, new Knowledge(everything, everything, true));
+            atMost = Reach.of(graph, everything());
         }
         return atMost;
+    }
+
+    private Knowledge everything() {
+        BitSet all = new BitSet();
+        all.set(0, graph.techniques().size());
+        return new Knowledge(all, all, true);
     }
 
     private String noWayIn(List<Link> here) {

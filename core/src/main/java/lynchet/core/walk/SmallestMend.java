@@ -66,7 +66,8 @@ public final class SmallestMend {
                 boolean isCheapest = found.isCheapest();
                 yield Optional.ofNullable(found.end()).map(end -> describe(end, isCheapest));
             }
-            case ONE_ANSWER,
+            case TAP,
+                    ONE_ANSWER,
                     OPEN_REACTION,
                     NO_FINISH,
                     LEFT_OUT,

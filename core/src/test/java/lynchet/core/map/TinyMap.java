@@ -185,6 +185,27 @@ public final class TinyMap {
         return Gaps.find(graph, Knowledge.sameLevel(graph, known), Map.of(), false, Set.of());
     }
 
+    /** A ruleset in which a hazard is not legal below an age. */
+    public static Ruleset forbidding(String id, Hazard hazard, int belowAge) {
+        return new Ruleset(
+                id,
+                id,
+                null,
+                null,
+                List.of(new Ruleset.HazardLimit(hazard, belowAge)),
+                null,
+                null,
+                false,
+                0,
+                null,
+                null,
+                5,
+                null,
+                false,
+                0,
+                null);
+    }
+
     /** A ruleset in which holding a position for twenty seconds wins. */
     public static Ruleset pinning(String id, String position, String... illegal) {
         return new Ruleset(

@@ -19,6 +19,7 @@ import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Standard;
 import lynchet.core.walk.Finding;
+import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -98,6 +99,35 @@ class SyllabusCheckTest {
         assertThat(findings.get(0).code()).isEqualTo(Finding.Code.NO_ANSWER);
         assertThat(findings.get(0).mend().techniques()).containsExactly("bridge");
         assertThat(findings).extracting(Finding::code).contains(Finding.Code.ONE_SIDED);
+    }
+
+    /** The throw without its fall is opened by r0, still open at r1 and closed by r2, which opens something else. */
+    @Test
+    void whatAnEarlierRankOpenedSaysSince() {
+        Item hipThrow = item("hip-throw", Standard.SHOWN, Sides.RIGHT);
+        tiny.link("roll", "mount-x", "roll", "s");
+        Ladder ladder = ladder(List.of(
+                List.of(item("bridge", Standard.SHOWN, Sides.EITHER), hipThrow),
+                List.of(item("arm-lock", Standard.SHOWN, Sides.EITHER)),
+                List.of(item("back-fall", Standard.SHOWN, Sides.EITHER), item("roll", Standard.SHOWN, Sides.RIGHT))));
+        SyllabusCheck check = new SyllabusCheck(tiny.graph(), Map.of(), chains);
+
+        List<List<Finding>> all = check.of(ladder);
+        assertThat(all.get(0))
+                .extracting(Finding::code, Finding::since)
+                .contains(Tuple.tuple(Finding.Code.FALL_ORDER, null), Tuple.tuple(Finding.Code.ONE_SIDED, null));
+        assertThat(all.get(1))
+                .extracting(Finding::code, Finding::since)
+                .contains(Tuple.tuple(Finding.Code.FALL_ORDER, "r0"), Tuple.tuple(Finding.Code.ONE_SIDED, "r0"));
+        assertThat(all.get(2))
+                .filteredOn(f -> f.code() == Finding.Code.ONE_SIDED || f.code() == Finding.Code.FALL_ORDER)
+                .extracting(Finding::code, Finding::technique, Finding::since)
+                .containsExactlyInAnyOrder(
+                        Tuple.tuple(Finding.Code.ONE_SIDED, "hip-throw", "r0"),
+                        Tuple.tuple(Finding.Code.ONE_SIDED, "roll", null));
+        for (int i = 0; i < 3; i++) {
+            assertThat(check.of(ladder, "r" + i, false)).as("one by one").isEqualTo(all.get(i));
+        }
     }
 
     @Test
@@ -204,6 +234,28 @@ class SyllabusCheckTest {
                 .extracting(f -> f.mend().techniques())
                 .containsExactly(List.of("arm-lock"));
         assertThat(said(Finding.Code.CHAIN_ORPHAN, ladder, "r1")).isEmpty();
+    }
+
+    /** The ladder's rules have it from 18 only: stricter than 16 here. */
+    @Test
+    void whatTheRulesForbidAtThatAgeIsTooEarlyToo() {
+        tiny.add(TinyMap.card("arm-lock", Family.SUBMISSION, 1, 3, null, null, null, Set.of(Hazard.ARM_LOCK)));
+        tiny.rulesets.add(TinyMap.forbidding("masters", Hazard.ARM_LOCK, 18));
+        Item live = item("arm-lock", Standard.LIVE, null);
+        Item shown = item("arm-lock", Standard.SHOWN, null);
+        assertThat(said(Finding.Code.TOO_EARLY, underMasters(17, live), "r0"))
+                .containsExactly(
+                        "2 arm-lock: under masters not legal before 18, which is stricter, and this rank is worn "
+                                + "from 17.");
+        assertThat(said(Finding.Code.TOO_EARLY, underMasters(17, shown), "r0")).isEmpty();
+        assertThat(said(Finding.Code.TOO_EARLY, underMasters(18, live), "r0")).isEmpty();
+        assertThat(said(Finding.Code.TOO_EARLY, underMasters(15, live), "r0"))
+                .containsExactly("2 arm-lock: only shown under 16, and this rank is worn from 15.");
+    }
+
+    private static Ladder underMasters(int minAge, Item item) {
+        Ladder plain = under(0, minAge, null, List.of(new SyllabusGroup("G", 0, List.of(item))));
+        return new Ladder("adult", "Adult", 0, 0, "masters", false, plain.ranks(), plain.policy(), null, null, null);
     }
 
     /** A straight arm lock: from 13, live from 16. A neck crank: never. Whose age nobody has said is not judged. */

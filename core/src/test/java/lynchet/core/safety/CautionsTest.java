@@ -3,12 +3,15 @@ package lynchet.core.safety;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import lynchet.core.card.Family;
 import lynchet.core.card.Hazard;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.TinyMap;
+import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -27,6 +30,29 @@ class CautionsTest {
 
     private static List<String> codes(Technique technique) {
         return Cautions.of(technique, MAP).stream().map(Caution::code).toList();
+    }
+
+    /** A straight arm lock is live from 16 here. Only where rules say another age is there anything to say. */
+    @Test
+    void whereRulesDifferInAgeTheStricterIsSaid() {
+        TinyMap tiny = new TinyMap();
+        Map<String, Integer> below = Map.of("juniors", 13, "alike", 16, "masters", 18, "throws", 0);
+        new TreeMap<>(below)
+                .forEach((rules, age) -> tiny.rulesets.add(TinyMap.forbidding(rules, Hazard.ARM_LOCK, age)));
+        GrapplingMap map = tiny.map();
+        assertThat(Cautions.of(card(Family.SUBMISSION, null, Hazard.ARM_LOCK), map))
+                .filteredOn(caution -> caution.code().equals("AGES"))
+                .extracting(Caution::level, Caution::text)
+                .containsExactly(
+                        Tuple.tuple(
+                                Caution.Level.FORBID,
+                                "juniors: legal from 13 on; live only from 16 on here, which is stricter and holds."),
+                        Tuple.tuple(
+                                Caution.Level.FORBID,
+                                "masters: not legal under 18, which is stricter than 16 here and holds."));
+        assertThat(Cautions.of(card(Family.SUBMISSION, null, Hazard.LEG_LOCK), map))
+                .extracting(Caution::code)
+                .doesNotContain("AGES");
     }
 
     @ParameterizedTest

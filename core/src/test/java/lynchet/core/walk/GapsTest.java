@@ -58,6 +58,27 @@ class GapsTest {
                 .doesNotContain(Tuple.tuple(Finding.Code.ONE_ANSWER, 2, "mount-x"));
     }
 
+    /** Caught where the map knows a late way out that is not taught is a gap; caught where nobody has one is a tap. */
+    @Test
+    void whereNobodyHasALateWayOutOneTaps() {
+        tiny.pair("locked", Stage.FINISH, 3).link("lock-on", "mount", "arm-lock", "locked");
+        assertThat(codes("throw", "arm-lock"))
+                .contains(Tuple.tuple(Finding.Code.TAP, 1, "locked-x"))
+                .doesNotContain(
+                        Tuple.tuple(Finding.Code.NO_ANSWER, 3, "locked-x"),
+                        Tuple.tuple(Finding.Code.NO_ANSWER, 2, "locked-x"));
+
+        tiny.link("stack", "locked-x", "stack", "guard");
+        assertThat(codes("throw", "arm-lock")).contains(Tuple.tuple(Finding.Code.NO_ANSWER, 3, "locked-x"));
+        assertThat(codes("throw", "arm-lock", "stack")).contains(Tuple.tuple(Finding.Code.ONE_ANSWER, 2, "locked-x"));
+    }
+
+    @Test
+    void whoLocksItIsNotToldToTap() {
+        tiny.pair("locked", Stage.FINISH, 3).link("lock-on", "mount", "arm-lock", "locked");
+        assertThat(codes("throw", "arm-lock")).doesNotContain(Tuple.tuple(Finding.Code.TAP, 1, "locked"));
+    }
+
     @Test
     void aReactionIsOpenUntilItsAnswerIsKnown() {
         assertThat(codes("throw", "arm-lock")).contains(Tuple.tuple(Finding.Code.OPEN_REACTION, 2, "mount"));

@@ -1,17 +1,25 @@
 package lynchet.server.house;
 
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import lynchet.core.club.Club;
 import lynchet.core.club.LibraryUpdate;
+import lynchet.core.club.Parts;
+import lynchet.core.map.GrapplingMap;
+import lynchet.core.people.Touched;
+import lynchet.core.rank.Rank;
 import lynchet.server.club.ClubSettings;
 import lynchet.server.club.Edits;
 import lynchet.server.club.Imports;
 import lynchet.server.club.Incoming;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.Refusal;
+import lynchet.server.mat.StudentStates;
 import lynchet.starter.StarterChoice;
 import lynchet.starter.StarterLibrary;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -26,13 +34,24 @@ public class Library {
     private final Edits edits;
     private final Taught taught;
     private final ClubSettings settings;
+    private final StudentStates states;
+    private final Clock clock;
     private final JdbcTemplate jdbc;
 
-    Library(Imports imports, Edits edits, Taught taught, ClubSettings settings, JdbcTemplate jdbc) {
+    Library(
+            Imports imports,
+            Edits edits,
+            Taught taught,
+            ClubSettings settings,
+            StudentStates states,
+            Clock clock,
+            JdbcTemplate jdbc) {
         this.imports = imports;
         this.edits = edits;
         this.taught = taught;
         this.settings = settings;
+        this.states = states;
+        this.clock = clock;
         this.jdbc = jdbc;
     }
 
@@ -53,28 +72,32 @@ public class Library {
 
     private void beganWith(StarterChoice choice, Club library) {
         settings.beganWith(choice.name());
+        Map<String, String> digests = new HashMap<>();
+        LibraryUpdate.things(library).forEach((key, thing) -> digests.put(key, ETags.of(thing)));
+        remember(digests);
+    }
+
+    private void remember(Map<String, String> digests) {
         jdbc.update("delete from library_item");
-        remember(LibraryUpdate.things(library));
-    }
-
-    private void remember(Map<String, Object> things) {
-        List<Object[]> all = things.entrySet().stream()
-                .map(thing -> new Object[] {ETags.of(thing.getValue()), thing.getKey()})
-                .toList();
-        forget(things.keySet());
-        jdbc.batchUpdate("insert into library_item (digest, item_key) values (?, ?)", all);
-    }
-
-    private void forget(Set<String> keys) {
         jdbc.batchUpdate(
-                "delete from library_item where item_key = ?",
-                keys.stream().map(key -> new Object[] {key}).toList());
+                "insert into library_item (digest, item_key) values (?, ?)",
+                digests.entrySet().stream()
+                        .map(one -> new Object[] {one.getValue(), one.getKey()})
+                        .toList());
     }
 
     /** What the shipped library has that the club has not. */
     List<LibraryUpdate.Difference> differences() {
         Club present = taught.now().taught();
-        return LibraryUpdate.between(present, shipped(present), taken(), ETags::of);
+        return differences(present, shipped(present));
+    }
+
+    private List<LibraryUpdate.Difference> differences(Club present, Club shipped) {
+        return LibraryUpdate.between(present, shipped, taken(), ETags::of);
+    }
+
+    private Set<String> complete(Club present, Club shipped, Set<String> keys) {
+        return LibraryUpdate.complete(present, shipped, differences(present, shipped), keys);
     }
 
     /**
@@ -85,13 +108,38 @@ public class Library {
     void take(Set<String> keys) {
         edits.taught(present -> {
             Club shipped = shipped(present);
-            Map<String, Object> now = new HashMap<>(LibraryUpdate.things(shipped));
-            now.keySet().retainAll(keys);
-            Club next = LibraryUpdate.take(present, shipped, keys);
-            forget(keys);
-            remember(now);
+            Set<String> all = complete(present, shipped, keys);
+            Club next = LibraryUpdate.take(present, shipped, all);
+            Map<String, Object> now = LibraryUpdate.things(shipped);
+            Map<String, String> digests = LibraryUpdate.rankByRank(taken(), present, shipped, ETags::of);
+            all.forEach(
+                    key -> digests.compute(key, (was, digest) -> now.containsKey(key) ? ETags.of(now.get(key)) : null));
+            remember(digests);
             return next;
         });
+    }
+
+    /**
+     * Whom it touches that what a rank asks for is taken.
+     *
+     * @throws Refusal 404 if club or library have no such rank
+     */
+    Touched touched(String ladder, String rank, Set<String> wearing) {
+        Club present = taught.now().taught();
+        Club shipped = shipped(present);
+        Rank before = rank(present, ladder, rank);
+        Rank after = before.withSyllabus(rank(shipped, ladder, rank).syllabus());
+        String key = Parts.LADDERS.name() + "/" + ladder + "/" + rank;
+        Club next = LibraryUpdate.take(present, shipped, complete(present, shipped, Set.of(key)));
+        return Touched.by(before, after, states.of(wearing), GrapplingMap.of(next.map()), LocalDate.now(clock));
+    }
+
+    private static Rank rank(Club club, String ladder, String rank) {
+        return club.ladders().stream()
+                .filter(one -> one.id().equals(ladder))
+                .findFirst()
+                .flatMap(one -> one.rank(rank))
+                .orElseThrow(() -> Refusal.missing("rank", rank));
     }
 
     private Club shipped(Club present) {

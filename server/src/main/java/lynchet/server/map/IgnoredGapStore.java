@@ -2,7 +2,9 @@ package lynchet.server.map;
 
 import jakarta.persistence.EntityManager;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import lynchet.core.club.Parts;
 import lynchet.core.walk.Finding;
 import lynchet.core.walk.IgnoredGap;
@@ -34,11 +36,15 @@ public class IgnoredGapStore extends BodyRecords<IgnoredGap, IgnoredGapRow> {
                 .toList();
     }
 
-    /** The findings that nobody has decided to leave. */
+    /** The findings that nobody has decided to leave; what an earlier rank opened is left there. */
     public List<Finding> withoutIgnored(List<Finding> findings, String rank, String student) {
-        List<IgnoredGap> ignored = through(rank, student);
+        Map<String, List<IgnoredGap>> left = new HashMap<>();
         return findings.stream()
-                .filter(finding -> ignored.stream().noneMatch(gap -> gap.covers(finding, rank, student)))
+                .filter(finding -> {
+                    String through = finding.since() == null ? rank : finding.since();
+                    return left.computeIfAbsent(through, at -> through(at, student)).stream()
+                            .noneMatch(gap -> gap.covers(finding, through, student));
+                })
                 .toList();
     }
 }

@@ -124,6 +124,12 @@ public class People {
         return students.pointingAt(Target.TRACK, List.of(track), Integer.MAX_VALUE);
     }
 
+    /** Those who wear a rank now and have not left, in order of id. */
+    @Transactional(readOnly = true)
+    public List<Student> wearing(String ladder, String rank) {
+        return students.wearing(ladder, rank);
+    }
+
     /** Those who train on a track now, in order of id, at most so many. */
     @Transactional(readOnly = true)
     public List<Student> trainingOn(String track, int most) {

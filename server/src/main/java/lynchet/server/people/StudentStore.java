@@ -112,6 +112,18 @@ class StudentStore extends BodyRecords<Student, StudentRow> {
     }
 
     @Transactional(readOnly = true)
+    List<Student> wearing(String ladder, String rank) {
+        List<String> ids = jdbc.queryForList(
+                "select l.student from student_ladder l join student s on s.id = l.student"
+                        + " where l.ladder = ? and l.rank_id = ? and s.left_on is null order by l.student",
+                String.class,
+                ladder,
+                rank);
+        Map<String, Student> found = find(ids);
+        return ids.stream().map(found::get).toList();
+    }
+
+    @Transactional(readOnly = true)
     public Optional<Student> byCard(String card) {
         return core(entities()
                         .createQuery(from() + "where r.card = :card", StudentRow.class)

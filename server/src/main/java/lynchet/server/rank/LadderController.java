@@ -3,6 +3,9 @@ package lynchet.server.rank;
 import java.time.Month;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.people.Student;
@@ -56,12 +59,18 @@ class LadderController {
             Ladder ladder, Map<String, String> taughtAt, String tag, Map<String, String> tags, String policyTag) {}
 
     /**
-     * One rank's findings and how much of its time the syllabus takes.
+     * What one rank opens itself, and how much of its time the syllabus takes.
      *
+     * @param openSince how many findings of each earlier rank, by its id, are still open here; those are said there
      * @param atLeast whether some of it is chosen, so that it may take more
      */
     record RankCheck(
-            String rank, List<Finding> findings, double minutesNeeded, double minutesAvailable, boolean atLeast) {}
+            String rank,
+            List<Finding> findings,
+            Map<String, Integer> openSince,
+            double minutesNeeded,
+            double minutesAvailable,
+            boolean atLeast) {}
 
     record Syllabus(List<SyllabusGroup> groups) {}
 
@@ -157,12 +166,19 @@ class LadderController {
                 snapshot.graph(ladder.ruleset()),
                 snapshot.centrality(),
                 snapshot.taught().chains());
-        return ladder.ranks().stream()
-                .map(rank -> {
+        List<List<Finding>> all = check.of(ladder);
+        return IntStream.range(0, ladder.ranks().size())
+                .mapToObj(at -> {
+                    Rank rank = ladder.ranks().get(at);
                     TeachingLoad.Load load = check.load(ladder, rank.id());
+                    Map<Boolean, List<Finding>> isOld = ignored.withoutIgnored(all.get(at), rank.id(), null).stream()
+                            .collect(Collectors.partitioningBy(finding -> finding.since() != null));
                     return new RankCheck(
                             rank.id(),
-                            ignored.withoutIgnored(check.of(ladder, rank.id(), false), rank.id(), null),
+                            isOld.get(false),
+                            isOld.get(true).stream()
+                                    .collect(Collectors.groupingBy(
+                                            Finding::since, TreeMap::new, Collectors.summingInt(finding -> 1))),
                             load.needed(),
                             load.available(),
                             load.atLeast());

@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
-import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lynchet.core.card.Fault;
@@ -39,14 +38,12 @@ import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
-import lynchet.core.rank.Rank;
-import lynchet.core.rank.SyllabusGroup;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.starter.StarterLibrary;
 
 /**
- * Saltmarsh Lane Grappling, made up: the starter library with two holes in its syllabus, forty-six people, nine months
+ * Saltmarsh Lane Grappling, made up: the starter library with holes of its own ({@link Holes}), forty-six people, nine months
  * of classes, marks that look like life, sixty rounds, a grading behind and one ahead.
  *
  * <p>The same day and seed give the same club to the last byte.
@@ -55,9 +52,6 @@ public final class DemoClub {
 
     public static final String NAME = "Saltmarsh Lane Grappling";
     public static final String PASSWORD = "saltmarsh";
-
-    /** What the demo's coaches forgot to put into the ladder, so that there is something to find and mend. */
-    static final Set<String> FORGOTTEN = Set.of("white-front-fall", "orange-duck-out-of-headlock");
 
     private final LocalDate today;
     private final Random random;
@@ -75,7 +69,7 @@ public final class DemoClub {
         this.library = StarterLibrary.club(NAME);
         this.map = GrapplingMap.of(library.map());
         this.ladders = library.ladders().stream()
-                .map(DemoClub::forget)
+                .map(Holes::in)
                 .map(DemoClasses::counting)
                 .toList();
     }
@@ -146,21 +140,6 @@ public final class DemoClub {
                         last.coach())));
     }
 
-    private static Ladder forget(Ladder ladder) {
-        Ladder changed = ladder;
-        for (Rank rank : ladder.ranks()) {
-            Predicate<Item> forgotten = item -> FORGOTTEN.contains(item.id());
-            changed = changed.withRank(rank.withSyllabus(rank.syllabus().stream()
-                    .map(group -> new SyllabusGroup(
-                            group.name(),
-                            group.choose(),
-                            group.items().stream().filter(forgotten.negate()).toList()))
-                    .filter(group -> !group.items().isEmpty())
-                    .toList()));
-        }
-        return changed;
-    }
-
     private void attend(TrainingClass past, List<DemoPeople.Person> people) {
         for (DemoPeople.Person person : people) {
             Student student = person.student();
@@ -219,7 +198,7 @@ public final class DemoClub {
     private void classWideFault(List<TrainingClass> past) {
         past.stream()
                 .filter(c -> c.track().equals("fundamentals") && !c.date().isAfter(today.minusWeeks(5)))
-                .filter(c -> c.blocks().stream().anyMatch(b -> "hip-bump-sweep".equals(b.technique())))
+                .filter(c -> c.blocks().stream().anyMatch(b -> Holes.ROOM_TECHNIQUE.equals(b.technique())))
                 .reduce((first, second) -> second)
                 .ifPresent(c -> attended.getOrDefault(c.id(), Set.of()).stream()
                         .sorted()
@@ -227,13 +206,13 @@ public final class DemoClub {
                         .forEach(student -> marks.add(new Mark(
                                 "m-fault-" + student,
                                 student,
-                                "hip-bump-sweep",
+                                Holes.ROOM_TECHNIQUE,
                                 null,
                                 Side.BOTH,
                                 "hand",
                                 Standard.SHOWN,
                                 false,
-                                List.of("fault-1"),
+                                List.of(Holes.ROOM_FAULT),
                                 c.id(),
                                 at(c, 40),
                                 c.coach(),
@@ -288,14 +267,14 @@ public final class DemoClub {
     private List<Tally> roomFaults(List<TrainingClass> past) {
         return past.stream()
                 .filter(c -> c.track().equals("fundamentals") && !c.cancelled())
-                .filter(c -> c.blocks().stream().anyMatch(b -> "hip-bump-sweep".equals(b.technique())))
+                .filter(c -> c.blocks().stream().anyMatch(b -> Holes.ROOM_TECHNIQUE.equals(b.technique())))
                 .reduce((first, second) -> second)
                 .map(c -> IntStream.range(0, 4)
                         .mapToObj(n -> new Tally(
                                 "tally-" + n,
                                 c.id(),
-                                "hip-bump-sweep",
-                                n == 2 ? "fault-2" : "fault-1",
+                                Holes.ROOM_TECHNIQUE,
+                                n == 2 ? "fault-2" : Holes.ROOM_FAULT,
                                 at(c, 35),
                                 c.coach()))
                         .toList())

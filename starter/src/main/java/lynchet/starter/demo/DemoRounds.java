@@ -101,7 +101,7 @@ final class DemoRounds {
                         Side.BOTH,
                         "snapped on the shot"),
                 event(shot + 9, Who.FIRST, "front-choke-from-front-headlock", null, Outcome.WORKED),
-                event(shot + 20, Who.FIRST, "front-choke-from-front-choke-on", null, Outcome.WORKED));
+                event(shot + 20, Who.FIRST, Holes.CAUGHT_BY, null, Outcome.WORKED));
         return new Round(
                 id,
                 at,
@@ -110,7 +110,7 @@ final class DemoRounds {
                 loser.student().id(),
                 null,
                 "jacket-ground",
-                new Round.Ended(Round.How.TAP, Who.FIRST, "front-choke-on", "front-choke-from-front-choke-on"),
+                new Round.Ended(Round.How.TAP, Who.FIRST, Holes.CAUGHT_AT, Holes.CAUGHT_BY),
                 events,
                 "head");
     }

@@ -1,4 +1,4 @@
-import { useElementSize } from '@mantine/hooks';
+import { useResizeObserver } from '@mantine/hooks';
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { MapIndex } from '../api/queries';
 import type { DecisionTable, Stage } from '../api/types';
@@ -35,7 +35,10 @@ type Props = {
 export function Hillside(props: Props) {
   const { map, selected, table, onSelect, signs, walk, onRoutes, onCard, restWidth } = props;
   const { fontPx = 13, isSmall = false } = props;
-  const { ref, width, height } = useElementSize();
+  const [ref, inside] = useResizeObserver();
+  // Without the scroll bar, which the hook counts to the width.
+  const width = inside.right - inside.left;
+  const height = inside.bottom - inside.top;
   const plotRefs = useRef(new Map<string, HTMLButtonElement>());
   const chosen = selected && table?.position === selected ? table : undefined;
   const ways = useMemo(() => (chosen && !walk ? waysOf(chosen) : []), [chosen, walk]);

@@ -10,11 +10,11 @@ import lynchet.format.Json;
 import tools.jackson.databind.JsonNode;
 
 /** Every read that the committed API document knows, at something that the demo has. */
-final class EveryRead {
+public final class EveryRead {
 
     private EveryRead() {}
 
-    static JsonNode document() {
+    public static JsonNode document() {
         try {
             return Json.mapper().readTree(Files.readString(Path.of("../web/openapi.json")));
         } catch (IOException e) {

@@ -67,7 +67,7 @@ class GameController {
      * @param next what would close most, from this rank or the next one
      * @param chains complete, or with one part missing
      * @param soilBefore the colours of their hillside three months ago, by position
-     *     * @param tries tries of theirs that the chances of plans A and B rest on
+     * @param tries tries of theirs that the chances of plans A and B rest on
      */
     record GameView(
             @Nullable String ruleset,
@@ -97,8 +97,8 @@ class GameController {
         String rules = ruleset != null
                 ? ruleset
                 : held.stream()
-                        .map(count -> now.ladder(count.held().ladder()).ruleset())
                         .findFirst()
+                        .map(count -> now.ladder(count.held().ladder()).ruleset())
                         .orElse(null);
         MoveGraph graph = now.graph(rules, Jacket.EITHER, false);
         Evidence evidence = rounds.evidenceOf(id, now.map());

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { LadderView, Readiness } from '../api/types';
 import { count, date, percent, VERDICT } from '../ui/words';
-import { isMet } from './missing';
+import { isMet, SILENCE } from './missing';
 import classes from './StudentPage.module.css';
 
 /** Where the classes and marks stand that a figure counts. */
@@ -32,7 +32,7 @@ export function Towards({ readiness, ladders }: { readiness: Readiness; ladders:
             ? ', due now'
             : stripe.projection
               ? `, about ${date(stripe.projection.median)}`
-              : ', not attending'}
+              : stripe.silence && `, ${SILENCE[stripe.silence]}`}
           .
         </p>
       )}
@@ -68,7 +68,7 @@ export function Towards({ readiness, ladders }: { readiness: Readiness; ladders:
           {date(projection.median)}, likely between {date(projection.early)} and {date(projection.late)}.
         </p>
       )}
-      {!projection && <p className="quiet">No class in eight weeks: not attending, so no date.</p>}
+      {readiness.silence && <p className="quiet">About when: {SILENCE[readiness.silence]}.</p>}
       {readiness.passedOver > 1 && (
         <p>
           <strong>Passed over at {count(readiness.passedOver, 'window', 'windows')}</strong> with everything

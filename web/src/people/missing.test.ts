@@ -29,7 +29,9 @@ describe('what is missing in one line', () => {
     expect(missing(readiness)).toBe('Holds 3 of 4 · Age for yellow: turns 15 in May · 1 more');
     expect(missing(readiness, 3)).not.toContain('more ·');
     expect(when(readiness)).toContain('31 Mar');
-    expect(when({ ...readiness, window: null })).toBe('not attending, so no date');
+    expect(when({ ...readiness, window: null, silence: 'NOT_ATTENDING' })).toContain('eight weeks');
+    expect(when({ ...readiness, window: null, silence: 'TOO_EARLY' })).toBe('too early to say when');
+    expect(when({ ...readiness, window: null, silence: 'TOO_FAR' })).not.toMatch(/20\d\d/);
     expect(when({ ...readiness, verdict: 'ELIGIBLE' })).toBeNull();
   });
 

@@ -20,8 +20,15 @@ export const isMet = ({ verdict }: Readiness) => verdict === 'ELIGIBLE' || verdi
 export function when(readiness: Readiness): string | null {
   if (isMet(readiness)) return null;
   if (readiness.window) return `about ${date(readiness.window)}`;
-  return readiness.projection ? null : 'not attending, so no date';
+  return readiness.silence ? SILENCE[readiness.silence] : null;
 }
+
+/** Why no date is told. */
+export const SILENCE: Record<NonNullable<Readiness['silence']>, string> = {
+  NOT_ATTENDING: 'not seen for eight weeks, so no date',
+  TOO_EARLY: 'too early to say when',
+  TOO_FAR: 'no date yet: more than two years away',
+};
 
 /** "5 weeks ago", "3 days ago", "today". */
 export function ago(day: string, today: string): string {

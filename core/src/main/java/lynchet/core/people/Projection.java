@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Optional;
 import org.apache.commons.statistics.distribution.GammaDistribution;
+import org.jspecify.annotations.Nullable;
 
 /**
  * When the classes still missing will have been attended.
@@ -29,27 +30,58 @@ public record Projection(double perWeek, LocalDate median, LocalDate early, Loca
         return GammaDistribution.of(toGo, 1 / perWeek).inverseCumulativeProbability(probability);
     }
 
-    /**
-     * @param recent the student's counted classes of the last eight weeks
-     * @return empty when there was no class in eight weeks: not attending, no date
-     */
-    static Optional<Projection> of(int toGo, int recent, LocalDate joined, ClubPace pace, LocalDate today) {
-        if (toGo <= 0) {
-            return Optional.of(new Projection(0, today, today, today));
+    /** Further ahead no date is told: nobody knows, and nobody would believe it. */
+    private static final int MOST_YEARS = 2;
+
+    /** Why no date is told. */
+    public enum Silence {
+        /** No class in eight weeks. */
+        NOT_ATTENDING,
+        /** Fewer than four weeks, or classes, to tell a pace from. */
+        TOO_EARLY,
+        /** More than two years at this pace. */
+        TOO_FAR
+    }
+
+    /** A date, or why there is none. */
+    public record Told(
+            @Nullable Projection projection, @Nullable Silence silence) {
+
+        private static Told nothing(Silence silence) {
+            return new Told(null, silence);
         }
-        if (recent == 0) {
-            return Optional.empty();
+
+        Optional<LocalDate> median() {
+            return Optional.ofNullable(projection).map(Projection::median);
+        }
+    }
+
+    /** @param sinceRank classes counted since the rank was given */
+    static Told of(int toGo, Recent recent, int sinceRank, LocalDate joined, ClubPace pace, LocalDate today) {
+        if (toGo <= 0) {
+            return new Told(new Projection(0, today, today, today), null);
+        }
+        if (recent.classes() == 0) {
+            return Told.nothing(Silence.NOT_ATTENDING);
+        }
+        if (recent.isTooEarly(sinceRank, today)) {
+            return Told.nothing(Silence.TOO_EARLY);
         }
         int weeks = (int) pace.openWeeks().stream()
                 .filter(monday -> !monday.plusDays(6).isBefore(joined))
                 .limit(ClubPace.WEEKS)
                 .count();
-        double perWeek = perWeek(recent, weeks, pace.classesAWeek());
-        return Optional.of(new Projection(
+        double perWeek = perWeek(recent.classes(), weeks, pace.classesAWeek());
+        Projection told = new Projection(
                 perWeek,
                 after(today, weeks(toGo, perWeek, 0.5)),
                 after(today, weeks(toGo, perWeek, 0.2)),
-                after(today, weeks(toGo, perWeek, 0.8))));
+                after(today, weeks(toGo, perWeek, 0.8)));
+        return isTooFar(told.median(), today) ? Told.nothing(Silence.TOO_FAR) : new Told(told, null);
+    }
+
+    static boolean isTooFar(LocalDate day, LocalDate today) {
+        return day.isAfter(today.plusYears(MOST_YEARS));
     }
 
     static LocalDate mondayOf(LocalDate day) {

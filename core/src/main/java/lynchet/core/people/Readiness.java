@@ -19,8 +19,10 @@ import org.jspecify.annotations.Nullable;
  * What a student still needs for the next stripe and the next rank, and about when. The coach decides.
  *
  * @param verdict where they stand towards the rank
- * @param projection when the classes will be there; null when not attending
- * @param window the first promotion window after everything is projected to be met; null when it cannot be told
+ * @param projection when the classes will be there; null: no date is told
+ * @param silence why no date is told; null: it is
+ * @param window the first promotion window after everything is projected to be met; null: it cannot be told, or is more
+ *     than two years ahead
  * @param stripe the next stripe; null when the rank carries none or all are there
  * @param passedOver promotion windows that went by while everything was met and nobody held them ({@link PassedOver})
  */
@@ -32,13 +34,15 @@ public record Readiness(
         Verdict verdict,
         List<Condition> conditions,
         @Nullable Projection projection,
+        Projection.@Nullable Silence silence,
         @Nullable LocalDate window,
         @Nullable Stripe stripe,
         int passedOver) {
 
     /** The same, knowing how many windows went by. */
     public Readiness passedOver(int windows) {
-        return new Readiness(student, ladder, rank, nextRank, verdict, conditions, projection, window, stripe, windows);
+        return new Readiness(
+                student, ladder, rank, nextRank, verdict, conditions, projection, silence, window, stripe, windows);
     }
 
     /** Whether a rank given now is given against the verdict, so that it wants a reason. */
@@ -63,13 +67,14 @@ public record Readiness(
         HELD
     }
 
-    /** The next stripe: which, the classes there and needed, and when; {@code projection} null: not attending. */
+    /** The next stripe: which, the classes there and needed, and when, or why no date is told. */
     public record Stripe(
             int number,
             boolean met,
             int have,
             int need,
-            @Nullable Projection projection) {}
+            @Nullable Projection projection,
+            Projection.@Nullable Silence silence) {}
 
     /** Whose eyes it is for; a viewer is not told of ages, holds and restrictions, not even that there are any. */
     public enum Eyes {
@@ -80,14 +85,14 @@ public record Readiness(
     /**
      * What is asked of one student on one ladder.
      *
-     * @param recent classes counted on the ladder in the last {@link ClubPace#WEEKS} weeks
+     * @param recent what counted on the ladder lately
      * @param chains names of chains by id
      * @param besides what counts outside of classes and marks
      */
     public record Question(
             Student student,
             StudentState state,
-            int recent,
+            Recent recent,
             Ladder ladder,
             GrapplingMap map,
             Map<String, String> chains,
@@ -129,7 +134,7 @@ public record Readiness(
      */
     public static boolean isReady(
             Student student, LadderCount count, int open, Ladder ladder, LocalDate today, Eyes eyes, Besides besides) {
-        Question asked = new Question(student, null, 0, ladder, null, Map.of(), null, today, eyes, besides);
+        Question asked = new Question(student, null, Recent.NONE, ladder, null, Map.of(), null, today, eyes, besides);
         return open == 0 && new Judge(asked, count).isReadyWithSyllabus();
     }
 
@@ -158,7 +163,7 @@ public record Readiness(
         }
 
         Readiness judge() {
-            Optional<Projection> projection = project(need() - since());
+            Projection.Told told = project(need() - since());
             if (need() > 0) {
                 add(
                         Condition.Code.CLASSES,
@@ -167,7 +172,7 @@ public record Readiness(
                         since() + "",
                         need() + "",
                         Say.count(need() - since(), "class", "classes") + " to go",
-                        projection.map(Projection::median).orElse(null));
+                        told.median().orElse(null));
             }
             timeAndAge();
             syllabus();
@@ -182,7 +187,8 @@ public record Readiness(
                     next().map(Rank::id).orElse(null),
                     verdict(next().isPresent(), window),
                     List.copyOf(conditions),
-                    projection.orElse(null),
+                    told.projection(),
+                    told.silence(),
                     window,
                     stripe(since()),
                     0);
@@ -226,8 +232,8 @@ public record Readiness(
             membership();
         }
 
-        private Optional<Projection> project(int toGo) {
-            return Projection.of(toGo, asked.recent(), student.joined(), asked.pace(), today);
+        private Projection.Told project(int toGo) {
+            return Projection.of(toGo, asked.recent(), count.classes(), student.joined(), asked.pace(), today);
         }
 
         private Stripe stripe(int since) {
@@ -235,12 +241,8 @@ public record Readiness(
                 return null;
             }
             int need = ladder.policy().classesPerStripe() * (held.stripes() + 1);
-            return new Stripe(
-                    held.stripes() + 1,
-                    since >= need,
-                    since,
-                    need,
-                    project(need - since).orElse(null));
+            Projection.Told told = project(need - since);
+            return new Stripe(held.stripes() + 1, since >= need, since, need, told.projection(), told.silence());
         }
 
         private void timeInRank() {
@@ -380,7 +382,8 @@ public record Readiness(
                     ready = condition.by().isAfter(ready) ? condition.by() : ready;
                 }
             }
-            return firstWindow(ready);
+            LocalDate window = firstWindow(ready);
+            return Projection.isTooFar(window, today) ? null : window;
         }
 
         private LocalDate firstWindow(LocalDate day) {

@@ -164,7 +164,7 @@ class HeldRankTest {
         Readiness readiness = Readiness.of(new Readiness.Question(
                         ana,
                         state,
-                        0,
+                        Recent.NONE,
                         ladder,
                         new TinyMap().map(),
                         java.util.Map.of(),

@@ -104,7 +104,7 @@ class PassedOverTest {
         Readiness.Question asked = new Readiness.Question(
                 ana,
                 state,
-                0,
+                Recent.NONE,
                 ladder,
                 map,
                 Map.of(),

@@ -28,8 +28,7 @@ class ProjectionTest {
      */
     @Test
     void theDaysAreThoseOfTheTable() {
-        Projection projection =
-                Projection.of(9, 14, TODAY.minusYears(1), open(8, 1.5), TODAY).orElseThrow();
+        Projection projection = told(9, 14, TODAY.minusYears(1), open(8, 1.5)).projection();
         assertThat(projection.perWeek()).isCloseTo(1.7, within(1e-12));
         assertThat(projection.early()).isEqualTo(TODAY.plusDays(27));
         assertThat(projection.median()).isEqualTo(TODAY.plusDays(36));
@@ -49,18 +48,48 @@ class ProjectionTest {
     }
 
     private static double perWeek(ClubPace pace, LocalDate joined) {
-        return Projection.of(5, 6, joined, pace, TODAY).orElseThrow().perWeek();
+        return told(5, 6, joined, pace).projection().perWeek();
+    }
+
+    /** As somebody who has come for weeks and months before these. */
+    private static Projection.Told told(int toGo, int recent, LocalDate joined, ClubPace pace) {
+        return Projection.of(toGo, new Recent(recent, TODAY.minusWeeks(8)), recent + 50, joined, pace, TODAY);
     }
 
     @Test
     void nothingToGoIsTodayAndNobodyThereIsNoDate() {
-        assertThat(Projection.of(0, 0, TODAY, open(8, 1), TODAY)).hasValue(new Projection(0, TODAY, TODAY, TODAY));
-        assertThat(Projection.of(1, 0, TODAY, open(8, 1), TODAY)).isEmpty();
-        assertThat(Projection.of(10_000, 1, TODAY.minusYears(1), open(8, 0), TODAY)
-                        .orElseThrow()
-                        .late())
-                .as("a hundred years at most")
-                .isEqualTo(TODAY.plusDays(36_400));
+        assertThat(told(0, 0, TODAY, open(8, 1)))
+                .isEqualTo(new Projection.Told(new Projection(0, TODAY, TODAY, TODAY), null));
+        assertThat(Projection.of(1, Recent.NONE, 50, TODAY, open(8, 1), TODAY))
+                .isEqualTo(new Projection.Told(null, Projection.Silence.NOT_ATTENDING));
+    }
+
+    /** At one class a week 100 more take two years less four weeks, 110 two years and some; 2031 is told to nobody. */
+    @Test
+    void beyondTwoYearsNothingIsTold() {
+        ClubPace weekly = open(8, 1);
+        assertThat(told(100, 8, TODAY.minusYears(1), weekly).silence()).isNull();
+        assertThat(told(110, 8, TODAY.minusYears(1), weekly))
+                .isEqualTo(new Projection.Told(null, Projection.Silence.TOO_FAR));
+    }
+
+    /** Four weeks from the first class that counted, and four classes. */
+    @Test
+    void untilThereIsAPaceItIsTooEarlyToSay() {
+        assertThat(silence(4, TODAY.minusWeeks(4), 4)).isNull();
+        assertThat(silence(4, TODAY.minusWeeks(4).plusDays(1), 4)).isEqualTo(Projection.Silence.TOO_EARLY);
+        assertThat(silence(3, TODAY.minusWeeks(7), 3)).isEqualTo(Projection.Silence.TOO_EARLY);
+        assertThat(silence(2, TODAY.minusWeeks(1), 12))
+                .as("came before, was away")
+                .isNull();
+        assertThat(silence(12, TODAY.minusWeeks(8), 1))
+                .as("was promoted last week")
+                .isNull();
+    }
+
+    private static Projection.Silence silence(int recent, LocalDate first, int sinceRank) {
+        return Projection.of(9, new Recent(recent, first), sinceRank, TODAY.minusYears(1), open(8, 1.5), TODAY)
+                .silence();
     }
 
     /** 24 and 8 classes in four open weeks are 6 and 2 a week: 4 in the mean. */

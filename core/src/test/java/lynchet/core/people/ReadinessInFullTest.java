@@ -93,7 +93,7 @@ class ReadinessInFullTest {
         return Readiness.of(new Readiness.Question(
                         ana,
                         state,
-                        recent,
+                        new Recent(recent, TODAY.minusWeeks(8)),
                         ladder,
                         map,
                         Map.of("line", "The line"),

@@ -151,6 +151,11 @@ class ReadinessTest {
                 .map(TrainingClass::date)
                 .distinct()
                 .count();
+        LocalDate first = attended.stream()
+                .map(TrainingClass::date)
+                .filter(day -> day.isAfter(from))
+                .min(LocalDate::compareTo)
+                .orElse(null);
         ClubPace pace = ClubPace.of(
                 attended.stream()
                         .map(TrainingClass::date)
@@ -160,7 +165,7 @@ class ReadinessTest {
         Readiness readiness = Readiness.of(new Readiness.Question(
                         ana,
                         state,
-                        recent,
+                        new Recent(recent, first),
                         ladder,
                         map,
                         Map.of("first-walk", "The first walk"),

@@ -34,7 +34,8 @@ class PromoteTest {
         List<Condition> conditions = java.util.stream.IntStream.range(0, of)
                 .mapToObj(i -> new Condition(Condition.Code.SYLLABUS, "x", i < met, "", "", "", null))
                 .toList();
-        return new Readiness("ana", "adult", "white", "yellow", verdict, conditions, null, null, null, passedOver);
+        return new Readiness(
+                "ana", "adult", "white", "yellow", verdict, conditions, null, null, null, null, passedOver);
     }
 
     private static Flag flag(Verdict verdict, int passedOver, boolean isPutForward) {
@@ -44,8 +45,8 @@ class PromoteTest {
     /** At the window of March: whoever is there on a day. */
     private static Flag.Sign there(LocalDate day) {
         Readiness on = readiness(Verdict.NOT_YET, 3, 4, 0);
-        Readiness known =
-                new Readiness("ana", "adult", "white", "yellow", on.verdict(), on.conditions(), null, day, null, 0);
+        Readiness known = new Readiness(
+                "ana", "adult", "white", "yellow", on.verdict(), on.conditions(), null, null, day, null, 0);
         return Flag.of(known, false, DAY.withDayOfMonth(1)).sign();
     }
 

@@ -21,6 +21,7 @@ import lynchet.core.people.HeldRank;
 import lynchet.core.people.LadderCount;
 import lynchet.core.people.PassedOver;
 import lynchet.core.people.Readiness;
+import lynchet.core.people.Recent;
 import lynchet.core.people.Soil;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
@@ -183,7 +184,7 @@ public class Roster {
     private Map<String, Standing> work(List<String> ids, Snapshot now, Basis basis, Readiness.Eyes eyes) {
         Map<String, Student> who = students.find(ids);
         Map<String, StudentState> stand = states.of(ids);
-        Map<String, Map<String, Integer>> recent = recent(ids, now, basis.day());
+        Map<String, Map<String, Recent>> recent = recent(ids, now, basis.day());
         ClubPace pace = pace(basis.day());
         Map<String, BesidesReader.Known> known = besides.of(ids);
         Map<String, Standing> worked = new HashMap<>();
@@ -213,7 +214,7 @@ public class Roster {
     private List<Readiness> readiness(
             Student student,
             StudentState state,
-            Map<String, Integer> recent,
+            Map<String, Recent> recent,
             BesidesReader.Known known,
             Snapshot now,
             ClubPace pace,
@@ -224,11 +225,10 @@ public class Roster {
             if (ladder.nextLadder() != null && state.heldOn(ladder.nextLadder()).isPresent()) {
                 continue; // they went on there
             }
-            int classes = recent.getOrDefault(ladder.id(), 0);
             Readiness.Question asked = new Readiness.Question(
                     student,
                     state,
-                    classes,
+                    recent.getOrDefault(ladder.id(), Recent.NONE),
                     ladder,
                     now.map(),
                     now.chainNames(),
@@ -258,7 +258,7 @@ public class Roster {
     }
 
     /** Classes of the last weeks that count on each ladder, by student and ladder. */
-    private Map<String, Map<String, Integer>> recent(Collection<String> ids, Snapshot now, LocalDate today) {
+    private Map<String, Map<String, Recent>> recent(Collection<String> ids, Snapshot now, LocalDate today) {
         Map<String, Map<LocalDate, List<String>>> tracks = new HashMap<>();
         List<Object> values = new ArrayList<>(ids);
         values.add(Date.valueOf(ClubPace.from(today)));
@@ -273,9 +273,9 @@ public class Roster {
                             .add(row.getString(3));
                 },
                 values.toArray());
-        Map<String, Map<String, Integer>> recent = new HashMap<>();
+        Map<String, Map<String, Recent>> recent = new HashMap<>();
         for (String id : ids) {
-            Map<String, Integer> counts = new HashMap<>();
+            Map<String, Recent> counts = new HashMap<>();
             for (Ladder ladder : now.ladders()) {
                 counts.put(ladder.id(), counted(ladder, tracks.getOrDefault(id, Map.of())));
             }
@@ -284,16 +284,20 @@ public class Roster {
         return recent;
     }
 
-    private static int counted(Ladder ladder, Map<LocalDate, List<String>> tracks) {
+    private static Recent counted(Ladder ladder, Map<LocalDate, List<String>> tracks) {
         Set<String> counting = new HashSet<>(ladder.tracks());
         int classes = 0;
-        for (List<String> ofDay : tracks.values()) {
-            long fitting = ofDay.stream()
+        LocalDate first = null;
+        for (Map.Entry<LocalDate, List<String>> day : tracks.entrySet()) {
+            long fitting = day.getValue().stream()
                     .filter(track -> counting.isEmpty() || counting.contains(track))
                     .count();
             classes += (int) (ladder.policy().oneClassADay() ? Math.min(1, fitting) : fitting);
+            if (fitting > 0 && (first == null || day.getKey().isBefore(first))) {
+                first = day.getKey();
+            }
         }
-        return classes;
+        return new Recent(classes, first);
     }
 
     /** How often people of the club come; yesterday is the last day that counts, so that it is worked out once a day. */

@@ -215,7 +215,10 @@ class RosterQuery {
                 where.and(ready.isEmpty() ? "false" : "s.id in (" + Sql.marks(ready.size()) + ")", ready.toArray());
             }
             case ABSENT ->
-                where.and("(st.last_seen is null or st.last_seen < ?)", Date.valueOf(today.minusWeeks(ABSENT_WEEKS)));
+                where.and(
+                        "coalesce(st.last_seen, s.joined) < ? and s.joined < ?",
+                        Date.valueOf(today.minusWeeks(ABSENT_WEEKS)),
+                        Date.valueOf(today.minusWeeks(ABSENT_WEEKS)));
             case BIRTHDAY -> {
                 LocalDate last = today.plusDays(BIRTHDAY_DAYS);
                 String both = today.getYear() == last.getYear() ? " and " : " or ";

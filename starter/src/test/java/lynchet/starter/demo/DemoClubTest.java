@@ -17,6 +17,7 @@ import lynchet.core.mat.Side;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.ClubPace;
 import lynchet.core.people.Readiness;
+import lynchet.core.people.Recent;
 import lynchet.core.people.Soil;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentRecord;
@@ -75,7 +76,7 @@ class DemoClubTest {
                             .flatMap(ladder -> Readiness.of(new Readiness.Question(
                                             student,
                                             state,
-                                            9,
+                                            new Recent(9, today.minusWeeks(8)),
                                             ladder,
                                             map,
                                             Map.of(),

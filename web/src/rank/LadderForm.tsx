@@ -8,7 +8,7 @@ import { type Errors, lacking, needed } from '../form/limits';
 import { type Opened, useDraft } from '../form/useDraft';
 import { Belt, COLOUR_NAMES } from '../ui/Belt';
 import classes from './LadderPage.module.css';
-import { blankLadder, nextRank, withIds } from './ladders';
+import { addsUp, blankLadder, nextRank, withIds } from './ladders';
 
 type Props = {
   /** The ladder to change; null: a new one. */
@@ -167,6 +167,7 @@ export function LadderForm({ ladder, tag, all, tracks, rulesets, current, onDone
           onChange={(event) => change({ examList: event.currentTarget.checked })}
         />
       </div>
+      {policy.stripes === 'BY_CLASSES' && <p>{addsUp(value)}</p>}
       {!isNew && (
         <p className="quiet">
           In which months belts are given and what else counts is said beside the{' '}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Ladder } from '../api/types';
-import { blankLadder, nextRank, withIds } from './ladders';
+import { addsUp, blankLadder, nextRank, withIds } from './ladders';
 
 const named = (ladder: Partial<Ladder>, ...ranks: [id: string, name: string][]): Ladder => ({
   ...blankLadder(),
@@ -24,6 +24,16 @@ describe('a ladder by hand', () => {
       'Top',
     ]);
     expect(withIds(ladder, []).handOver).toEqual({ kept: 'blue' });
+  });
+
+  it('says what its numbers add up to', () => {
+    const ladder = named({ id: 'boats', name: 'Boats' }, ['white', 'White'], ['yellow', 'Yellow']);
+    const [white, yellow] = ladder.ranks;
+    const with24 = { ...ladder, ranks: [{ ...white, stripes: 4 }, yellow] };
+    expect(addsUp(with24)).toBe('That is Yellow after 120 classes, about 60 weeks at two a week.');
+    const slow = { ...ladder, ranks: [{ ...white, stripes: 4, minWeeks: 100 }, yellow] };
+    expect(addsUp(slow)).toContain('about 100 weeks');
+    expect(addsUp({ ...ladder, ranks: [white] })).toBe('');
   });
 
   it('begins the next rank where the one before ends', () => {

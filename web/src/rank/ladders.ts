@@ -64,3 +64,15 @@ export function withIds(ladder: Ladder, all: Ladder[]): Ladder {
     handOver: Object.fromEntries(Object.entries(ladder.handOver).filter(([rank]) => here.has(rank))),
   };
 }
+
+/** What the numbers of a ladder add up to for somebody who trains: "Yellow after 120 classes, about 60 weeks at two a week". */
+export function addsUp({ ranks, policy }: Ladder): string {
+  const said = ranks.slice(1).map((rank, n) => {
+    const classes = policy.classesPerStripe * (ranks[n].stripes + 1);
+    const weeks = Math.max(Math.ceil(classes / 2), ranks[n].minWeeks);
+    return `${rank.name || 'the next rank'} after ${classes} classes, about ${weeks} weeks at two a week`;
+  });
+  return said.length > 0
+    ? `That is ${said.slice(0, 3).join('; ')}${said.length > 3 ? '; and so on' : ''}.`
+    : '';
+}

@@ -96,19 +96,14 @@ export function PairsBoard({ sheet, pairs }: Props) {
         </div>
       ))}
       {pairs.isMade && alone.length > 0 && (
-        <div className={classes.loose}>
-          <strong>Not paired</strong>
-          {alone.map((who) => (
-            <Button
-              key={who}
-              size="md"
-              variant={chosen ? 'outline' : 'default'}
-              onClick={() => (chosen ? touch(who) : pairs.place(who))}
-            >
-              {calledBy(who)}
-            </Button>
-          ))}
-        </div>
+        <section aria-label="Not paired">
+          <h3 className={classes.waved}>Not paired</h3>
+          <ul className={classes.alone}>
+            {alone.map((who) => (
+              <Alone key={who} who={who} pairs={pairs} chosen={chosen} onTouch={touch} sheet={sheet} />
+            ))}
+          </ul>
+        </section>
       )}
       {gone.length > 0 && (
         <div className={classes.loose}>
@@ -149,6 +144,49 @@ export function PairsBoard({ sheet, pairs }: Props) {
   );
 }
 
+type AloneProps = {
+  who: string;
+  pairs: Pairing;
+  chosen: string | null;
+  onTouch: (who: string) => void;
+  sheet: ClassSheet;
+};
+
+/** Somebody in no pair: the rule in the way, and what may be done about it. The coach decides. */
+function Alone({ who, pairs, chosen, onTouch, sheet }: AloneProps) {
+  const { says, falls, isJunior, canAnyway } = pairs.whyAlone(who);
+  return (
+    <li>
+      <Button
+        size="md"
+        variant={chosen ? 'outline' : 'default'}
+        aria-pressed={who === chosen}
+        onClick={() => onTouch(who)}
+      >
+        {pairs.calledBy(who)}
+      </Button>
+      <p>{says}</p>
+      <div className={classes.acts}>
+        {falls.length > 0 && !isJunior && (
+          <Button size="md" variant="default" onClick={() => pairs.seen(who)}>
+            Seen: can fall
+          </Button>
+        )}
+        {falls.length > 0 && isJunior && (
+          <Button component={Link} to={`/mat/${sheet.training.id}?do=mark`} size="md" variant="default">
+            Mark the fall
+          </Button>
+        )}
+        {canAnyway && (
+          <Button size="md" variant="default" onClick={() => pairs.placeAnyway(who)}>
+            {falls.length > 0 ? 'Lowered or crash mat' : 'Pair anyway'}
+          </Button>
+        )}
+      </div>
+    </li>
+  );
+}
+
 type OnBoardProps = {
   group: string[];
   said: ReturnType<Pairing['said']>;
@@ -156,7 +194,7 @@ type OnBoardProps = {
 };
 
 /** Two or three who work together, what stands against it and what is to be minded. */
-function OnBoard({ group, said: { breaks, minds, looks }, person }: OnBoardProps) {
+function OnBoard({ group, said: { breaks, anyway, minds, looks }, person }: OnBoardProps) {
   return (
     <li data-group>
       <div>{group.map(person)}</div>
@@ -164,6 +202,11 @@ function OnBoard({ group, said: { breaks, minds, looks }, person }: OnBoardProps
       {breaks.map((words) => (
         <p key={words} className={classes.breaks}>
           {words}
+        </p>
+      ))}
+      {anyway.map((words) => (
+        <p key={words} className={classes.mind}>
+          <strong>{words}</strong>
         </p>
       ))}
       {minds.length > 0 && <p className={classes.mind}>{minds.join('; ')}</p>}

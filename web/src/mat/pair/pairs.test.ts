@@ -1,16 +1,19 @@
 import { describe, expect, it } from 'vitest';
-import type { Room } from '../../api/types';
+import type { Room, Why } from '../../api/types';
 import { random } from '../../testing/random';
 import {
   against,
   aloneOf,
   type Group,
+  isBarred,
+  lifted,
   pairedUp,
   placed,
   swapped,
   type Table,
   tableOf,
   takenOut,
+  whyAlone,
 } from './pairs';
 
 function anyRoom(next: () => number): Room {
@@ -40,6 +43,9 @@ function anyRoom(next: () => number): Room {
     block: null,
     words: {},
     bars: [],
+    lifts: { WEIGHT: 'ANYWAY', AGES: 'NEVER' },
+    lacks: {},
+    juniors: [],
   };
 }
 
@@ -99,6 +105,9 @@ describe('pairs without the server', () => {
     block: null,
     words: {},
     bars: [],
+    lifts: { WEIGHT: 'ANYWAY', AGES: 'NEVER' },
+    lacks: {},
+    juniors: [],
   };
   const table = tableOf(room);
 
@@ -151,5 +160,47 @@ describe('pairs without the server', () => {
     ]);
     expect(against(after[0], table)).toEqual(['WEIGHT']);
     expect(swapped([['a', 'b']], 'b', 'e')).toEqual([['a', 'e']]);
+  });
+
+  const barred = tableOf({
+    ...room,
+    bars: ['AGES', 'WEIGHT'],
+    couples: [
+      { one: 0, other: 1, cost: null, why: ['AGES'] },
+      { one: 0, other: 2, cost: null, why: ['WEIGHT'] },
+      { one: 0, other: 3, cost: null, why: ['AGES', 'WEIGHT'] },
+      { one: 0, other: 4, cost: null, why: ['AGES'] },
+    ],
+  });
+
+  it('says why somebody is alone: what keeps them from most first, and who would fit', () => {
+    const bars = new Set<Why>(['AGES', 'WEIGHT']);
+    expect(whyAlone('a', ['b', 'c', 'd', 'e'], barred, bars)).toEqual({
+      reasons: [
+        { why: 'AGES', people: ['b', 'd', 'e'] },
+        { why: 'WEIGHT', people: ['c'] },
+      ],
+      fitting: [],
+    });
+    expect(whyAlone('b', ['a', 'c'], barred, bars).fitting).toEqual(['c']);
+  });
+
+  it('pairs anyway where a coach may say so, and never where no touch lifts it', () => {
+    const coach = lifted(barred);
+    expect(coach.fit('a', 'c')).toBe(true);
+    expect(coach.fit('a', 'b')).toBe(false);
+    expect(coach.fit('a', 'd'), 'one of two reasons is final').toBe(false);
+    expect(placed('a', [['b', 'e']], [], coach)).toEqual([['b', 'e']]);
+    expect(placed('a', [], ['c', 'b'], coach)).toEqual([['c', 'a']]);
+    expect(isBarred(['a', 'b'], barred)).toBe(true);
+    expect(isBarred(['a', 'c'], barred)).toBe(false);
+    expect(isBarred(['a', 'a stranger'], barred), 'not known here').toBe(true);
+  });
+
+  it('brings two who are alone together', () => {
+    expect(swapped([['b', 'e']], 'a', 'c')).toEqual([
+      ['b', 'e'],
+      ['a', 'c'],
+    ]);
   });
 });

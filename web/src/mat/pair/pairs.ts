@@ -6,7 +6,12 @@ export type Table = {
   fit: (one: string, other: string) => boolean;
   cost: (one: string, other: string) => number;
   why: (one: string, other: string) => Why[];
+  /** Whether no touch of anybody puts them together. */
+  never: (one: string, other: string) => boolean;
 };
+
+/** Two whom a coach puts together against the rules come after all who fit. */
+const ANYWAY = 100_000;
 
 /** Two or three who work together. */
 export type Group = string[];
@@ -31,6 +36,36 @@ export function tableOf(room: Room): Table {
     },
     cost: (one, other) => of(one, other)?.cost ?? 0,
     why: (one, other) => of(one, other)?.why ?? [],
+    never: (one, other) =>
+      !place.has(one) ||
+      !place.has(other) ||
+      (of(one, other)?.why ?? []).some((why) => room.lifts[why] === 'NEVER'),
+  };
+}
+
+/** The same table where a coach says *pair anyway*: what a coach can lift is lifted, and nothing else. */
+export const lifted = (table: Table): Table => ({
+  ...table,
+  fit: (one, other) => !table.never(one, other),
+  cost: (one, other) => (table.fit(one, other) ? table.cost(one, other) : ANYWAY),
+});
+
+/** Whether two of a group are together whom no touch puts together. */
+export const isBarred = (group: Group, table: Table): boolean =>
+  group.some((one, n) => group.slice(n + 1).some((other) => table.never(one, other)));
+
+/** What keeps somebody from each of the others, with whom; and who of them would fit. */
+export function whyAlone(who: string, others: string[], table: Table, bars: Set<Why>) {
+  const from = new Map<Why, string[]>();
+  for (const other of others)
+    for (const why of table
+      .why(who, other)
+      .filter((one) => bars.has(one))
+      .slice(0, 1))
+      from.set(why, [...(from.get(why) ?? []), other]);
+  return {
+    reasons: [...from].sort(([, a], [, b]) => b.length - a.length).map(([why, people]) => ({ why, people })),
+    fitting: others.filter((other) => table.fit(who, other)),
   };
 }
 
@@ -90,9 +125,12 @@ export function takenOut(person: string, groups: Group[], alone: string[], table
   );
 }
 
-/** Two people in each other's place; one of them may be alone. */
-export const swapped = (groups: Group[], one: string, other: string): Group[] =>
-  groups.map((group) => group.map((id) => (id === one ? other : id === other ? one : id)));
+/** Two people in each other's place; one of them may be alone, and two who are alone come together. */
+export function swapped(groups: Group[], one: string, other: string): Group[] {
+  const placed = groups.flat();
+  if (!placed.includes(one) && !placed.includes(other)) return [...groups, [one, other]];
+  return groups.map((group) => group.map((id) => (id === one ? other : id === other ? one : id)));
+}
 
 /** What stands against a group, or is to be minded in it. */
 export const against = (group: Group, table: Table): Why[] => [

@@ -6,7 +6,19 @@ import { withPairs } from '../../record/overlay';
 import { useRecord, useWaiting } from '../../record/Recording';
 import { useNotices } from '../../ui/Notices';
 import { calledIn } from '../called';
-import { against, aloneOf, type Group, pairedUp, placed, swapped, tableOf, takenOut } from './pairs';
+import {
+  against,
+  aloneOf,
+  type Group,
+  isBarred,
+  lifted,
+  pairedUp,
+  placed,
+  swapped,
+  tableOf,
+  takenOut,
+  whyAlone,
+} from './pairs';
 import { useResting } from './useResting';
 import { wavesOf } from './waves';
 
@@ -20,6 +32,9 @@ const NOBODY: Room = {
   best: { groups: [], alone: [] },
   rounds: [],
   throwing: [],
+  lifts: {},
+  lacks: {},
+  juniors: [],
 };
 
 /** Who works with whom tonight: made by the server where it answers, by the same table of the core where it does not. */
@@ -49,13 +64,16 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
   const gone = groups.flat().filter((who) => !here.includes(who));
   const calledBy = calledIn(people, [...here, ...groups.flat()]);
 
+  /** What stands against a group and a coach may lift: who keeps it together says so with it. */
+  const liftedIn = (group: Group) =>
+    against(group, table).filter((why) => bars.has(why) && room.lifts[why] !== 'NEVER');
   const put = async (next: Group[], roundId: string, says: string) => {
     const body = {
       id: roundId,
       classId: id,
       block: round?.id === roundId ? (round.block ?? null) : block,
       round: round === undefined ? 1 : round.id === roundId ? round.round : round.round + 1,
-      groups: next.map((group) => ({ people: group })),
+      groups: next.map((group) => ({ people: group, anyway: liftedIn(group) })),
     };
     await record({ kind: 'pair', body }, says);
   };
@@ -116,7 +134,26 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
           (why) => !bars.has(why) && whys.filter((all) => all.includes(why)).length * 2 > groups.length,
         )
       : [];
-  return {
+  const named = (group: Group) => group.map(calledBy).join(' and ');
+  const aloneIn = (
+    who: string,
+    others: string[],
+    reasons: { why: Why; people: string[] }[],
+    fitting: string[],
+  ) => {
+    if (!table.knows(who)) return `${calledBy(who)} is new here this minute: say who works with them.`;
+    if (others.length === 0) return `Nobody else is here for ${calledBy(who)}.`;
+    const between = reasons.slice(0, 2).map(({ why, people: them }) => {
+      const falls = why === 'NO_FALLS' ? (room.lacks[who] ?? []).map((fall) => fall.name.toLowerCase()) : [];
+      const said = falls.length > 0 ? `${room.words[why]} (${falls.join(', ')})` : room.words[why];
+      return them.length === others.length ? said : `with ${some(them.map(calledBy))}: ${said}`;
+    });
+    const rest = between.length > 0 ? ` Not ${between.join('; ')}.` : '';
+    return fitting.length > 0
+      ? `One too many. ${calledBy(who)} fits with ${some(fitting.map(calledBy))}: touch both to swap.${rest}`
+      : `Nobody can be paired with ${calledBy(who)}: ${between.join('; ')}.`;
+  };
+  const pairing = {
     block,
     /** What is to be minded with most pairs. */
     everywhere: words(everywhere),
@@ -135,27 +172,82 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
     said: (group: Group) => {
       const why = whyOf(group);
       return {
-        breaks: words(why.filter((one) => bars.has(one))),
+        breaks: words(why.filter((one) => room.lifts[one] === 'NEVER')),
+        anyway: liftedIn(group).map((one) =>
+          one === 'NO_FALLS' ? 'lowered, or onto the crash mat' : `anyway: ${words([one])[0]}`,
+        ),
         minds: words(why.filter((one) => !bars.has(one) && !everywhere.includes(one))),
         looks: group.some((who) => !table.knows(who)),
       };
     },
     swap: (one: string, other: string) => {
       const next = swapped(groups, one, other);
-      const broken = next
-        .filter((group) => group.includes(one) || group.includes(other))
-        .flatMap((group) => words(against(group, table).filter((why) => bars.has(why))));
+      const touched = next.filter((group) => group.includes(one) || group.includes(other));
+      const barred = touched.find((group) => isBarred(group, table));
+      if (barred) {
+        const why = words(against(barred, table).filter((each) => room.lifts[each] === 'NEVER'));
+        say.failed(new Error(`Not so. ${named(barred)}: ${why.join('; ') || 'not known here yet'}.`));
+        return Promise.resolve();
+      }
+      const anyway = words([...new Set(touched.flatMap(liftedIn))]);
       return change(
         next,
-        `${calledBy(one)} and ${calledBy(other)} have changed places`,
-        broken.length > 0 ? `That breaks: ${[...new Set(broken)].join('; ')}.` : undefined,
+        groups.flat().includes(one) || groups.flat().includes(other)
+          ? `${calledBy(one)} and ${calledBy(other)} have changed places`
+          : `${calledBy(one)} and ${calledBy(other)} work together`,
+        anyway.length > 0 ? `You put them together anyway: ${anyway.join('; ')}.` : undefined,
       );
+    },
+    /** Why somebody is in no pair, and what may be done about it. */
+    whyAlone: (who: string) => {
+      const others = able.filter((other) => other !== who);
+      const { reasons, fitting } = whyAlone(who, others, table, bars);
+      const falls = reasons.some(({ why }) => why === 'NO_FALLS') ? (room.lacks[who] ?? []) : [];
+      return {
+        says: aloneIn(who, others, reasons, fitting),
+        /** Falls that somebody has not passed, which is what stands against them. */
+        falls,
+        isJunior: room.juniors.includes(who),
+        canAnyway: placed(who, groups, alone, lifted(table)) !== groups,
+      };
+    },
+    placeAnyway: (who: string) => {
+      const next = placed(who, groups, alone, lifted(table));
+      const group = next.find((one) => one.includes(who)) ?? [];
+      return change(
+        next,
+        `${named(group)} work together`,
+        `You put them together anyway: ${words(liftedIn(group)).join('; ')}.`,
+      );
+    },
+    /** A coach has seen somebody fall well: a mark for each fall that was missing. */
+    seen: async (who: string) => {
+      for (const fall of room.lacks[who] ?? []) {
+        await record(
+          {
+            kind: 'mark',
+            body: {
+              id: newId('m'),
+              student: who,
+              subject: fall.id,
+              side: 'BOTH',
+              standard: 'SHOWN',
+              passed: true,
+              classId: id,
+            },
+          },
+          `${calledBy(who)}, ${fall.name}: pass`,
+        );
+      }
+      await asked.refetch();
+      say.done(`${calledBy(who)} can fall: ${(room.lacks[who] ?? []).map((fall) => fall.name).join(', ')}.`);
     },
     place: (who: string) => {
       const next = placed(who, groups, alone, table);
-      if (next === groups)
-        say.failed(new Error(`${calledBy(who)} fits into no pair. They work with the coach.`));
-      else void change(next, `${calledBy(who)} is placed`);
+      if (next === groups) {
+        const { says } = pairing.whyAlone(who);
+        say.failed(new Error(says));
+      } else void change(next, `${calledBy(who)} is placed`);
     },
     takeOut: (who: string, isResting: boolean) => {
       if (isResting) rest(who);
@@ -166,6 +258,11 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
     },
     goOn,
   };
+  return pairing;
 }
+
+/** "Ana", "Ana and Bo", "Ana, Bo and 4 more". */
+const some = (names: string[]) =>
+  names.length <= 2 ? names.join(' and ') : `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`;
 
 export type Pairing = ReturnType<typeof usePairs>;

@@ -9,11 +9,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import lynchet.core.card.Family;
 import lynchet.core.card.Technique;
 import lynchet.core.map.Link;
 import lynchet.core.walk.Chance;
 import lynchet.core.walk.Evidence;
+import lynchet.core.walk.Finding;
+import lynchet.core.walk.Gaps;
 import lynchet.core.walk.Knowledge;
 import lynchet.core.walk.MoveGraph;
 import lynchet.core.walk.Reach;
@@ -137,19 +140,27 @@ public record GamePlan(List<Place> places, double coverage, Map<Family, Choice> 
      */
     public record Next(String technique, double gain, List<String> helps) {}
 
+    /** What may be taught to somebody: what their own rank asks for, and what comes later. */
+    public record Teachable(Set<String> own, Set<String> later) {}
+
     /**
-     * The techniques that raise coverage most by how hard they are to learn, the best first. Where somebody gets to is left as
-     * it is today, and so is what class-mates know: more answers, not more places. What builds on something that they do not
-     * know yet is left out.
-     *
-     * @param candidates ids of techniques that may be taught to them
+     * What to learn next, the best first: what the own rank asks for before what comes later; among it what helps where they
+     * are stuck in a bad place; ways out before attacks; then what raises coverage most by how hard it is to learn. Where
+     * somebody gets to is left as it is today, and so is what class-mates know: more answers, not more places. What builds
+     * on something that they do not know yet is left out.
      */
-    public static List<Next> next(MoveGraph graph, Set<String> known, Set<String> candidates, int most) {
+    public static List<Next> next(MoveGraph graph, Set<String> known, Teachable teachable, int most) {
         Knowledge now = Knowledge.sameLevel(graph, known);
         List<Set<Link>> today = usable(graph, now);
         long reached = today.stream().filter(links -> links != null).count();
-        record Weighed(Next next, double worth) {}
+        Set<String> stuck = Gaps.find(graph, now, Map.of(), false, Set.of()).stream()
+                .filter(finding -> finding.severity() == 3 && finding.position() != null)
+                .map(Finding::position)
+                .collect(Collectors.toSet());
+        record Weighed(Next next, boolean isLater, boolean isStuck, boolean isAttack, double worth) {}
         List<Weighed> weighed = new ArrayList<>();
+        Set<String> candidates = new HashSet<>(teachable.own());
+        candidates.addAll(teachable.later());
         for (String id : candidates) {
             Technique technique = graph.map().technique(id).orElseThrow();
             if (known.contains(id) || technique.retired() || !known.containsAll(technique.prerequisites())) {
@@ -170,12 +181,20 @@ public record GamePlan(List<Place> places, double coverage, Map<Family, Choice> 
                 }
             }
             if (!helps.isEmpty()) {
-                weighed.add(new Weighed(new Next(id, gain, helps), gain / technique.learn()));
+                weighed.add(new Weighed(
+                        new Next(id, gain, helps),
+                        !teachable.own().contains(id),
+                        helps.stream().anyMatch(stuck::contains),
+                        technique.family() != Family.ESCAPE,
+                        gain / technique.learn()));
             }
         }
         return weighed.stream()
-                .sorted(Comparator.comparing(Weighed::worth).reversed().thenComparing(one -> one.next()
-                        .technique()))
+                .sorted(Comparator.comparing(Weighed::isLater)
+                        .thenComparing(Weighed::isStuck, Comparator.reverseOrder())
+                        .thenComparing(Weighed::isAttack)
+                        .thenComparing(Weighed::worth, Comparator.reverseOrder())
+                        .thenComparing(one -> one.next().technique()))
                 .limit(most)
                 .map(Weighed::next)
                 .toList();

@@ -25,10 +25,20 @@ public record Pairing(
         @Nullable Instant at,
         @Most(40) @Nullable String by) {
 
-    /** Two or three who work together; one who works with the coach is in none. */
-    public record Together(@Most(3) List<String> people) {
+    /**
+     * Two or three who work together; one who works with the coach is in none.
+     *
+     * @param anyway what stood against them and was lifted by whoever made the pairing, as codes; empty: nothing
+     */
+    public record Together(
+            @Most(3) List<String> people, @Most(10) List<@Most(20) String> anyway) {
         public Together {
             people = Say.list(people);
+            anyway = Say.list(anyway);
+        }
+
+        public Together(List<String> people) {
+            this(people, List.of());
         }
     }
 

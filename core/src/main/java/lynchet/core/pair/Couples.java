@@ -87,7 +87,7 @@ public final class Couples {
         ages(a, b, why);
         weights(a, b, why);
         if (work.throwing()) {
-            one(a.mayBeThrown(work), b.mayBeThrown(work), Why.NO_FALLS, Why.ONE_FALLS, why);
+            one(a.mayBeThrown(work), b.mayBeThrown(work), neitherIsThrown(a, b), Why.ONE_FALLS, why);
         } else if (work.live()) {
             minded(Restriction.Kind.NO_THROWS_TAKEN, Why.ONE_FALLS, a, b, why);
             minded(Restriction.Kind.NO_THROWS, Why.ONE_FALLS, a, b, why);
@@ -99,8 +99,7 @@ public final class Couples {
         minded(Restriction.Kind.LIGHT_ONLY, Why.ONE_LIGHT, a, b, why);
         if (work.drills() && (a.skipsLive(work) || b.skipsLive(work))) {
             why.add(Why.ONE_LIVE);
-        }
-        if (work.live() && (a.days() < Partner.LIVE_DAYS || b.days() < Partner.LIVE_DAYS)) {
+        } else if (work.live() && (a.days() < Partner.LIVE_DAYS || b.days() < Partner.LIVE_DAYS)) {
             why.add(Why.LIVE_EARLY);
         }
         if (before.tonight(one, other) > 0) {
@@ -138,6 +137,14 @@ public final class Couples {
             sum -= PREFERRED;
         }
         return (int) Math.round(100 * sum);
+    }
+
+    /** Where some of the evening is without throws they work together all the same. */
+    private Why neitherIsThrown(Partner a, Partner b) {
+        if (work.grounds()) {
+            return Why.NEITHER_FALLS;
+        }
+        return a.takesNoThrows() && b.takesNoThrows() ? Why.NO_THROWS_TAKEN : Why.NO_FALLS;
     }
 
     private Partner of(String id) {
@@ -180,7 +187,7 @@ public final class Couples {
                         : Math.max(GAP * lighter, JUNIOR_KG);
         // A hair's breadth for 20 % that is no round number of grams.
         if (Math.abs(a.weightKg() - b.weightKg()) > most + 1e-9) {
-            why.add(Why.WEIGHT);
+            why.add(young && work.live() ? Why.JUNIOR_WEIGHT : Why.WEIGHT);
         }
     }
 

@@ -112,8 +112,22 @@ public record Partner(
 
     /** Whether they may be thrown as the work asks. */
     public boolean mayBeThrown(Work work) {
-        return limits.stream().noneMatch(Restriction.Kind::stopsFalls)
-                && (fallsSeen || falls.containsAll(work.falls()));
+        return !takesNoThrows() && (fallsSeen || falls.containsAll(work.falls()));
+    }
+
+    /** Whether a limit keeps them from being thrown; a fall that is passed changes nothing of it. */
+    boolean takesNoThrows() {
+        return limits.stream().anyMatch(Restriction.Kind::stopsFalls);
+    }
+
+    /** The breakfalls that the work asks for and they have not passed, in order of id. */
+    public List<String> lacks(Work work) {
+        return fallsSeen
+                ? List.of()
+                : work.falls().stream()
+                        .filter(fall -> !falls.contains(fall))
+                        .sorted()
+                        .toList();
     }
 
     /** Whether they visit, and nobody knows how old or how heavy they are: the coach puts them where they belong. */
@@ -143,6 +157,7 @@ public record Partner(
         if (work.throwing() && knocked) {
             return Why.KNOCKED;
         }
-        return work.throwing() && is(Restriction.Kind.NO_THROWS) ? Why.NO_THROWS : null;
+        boolean onlyThrows = work.throwing() && !work.grounds();
+        return onlyThrows && is(Restriction.Kind.NO_THROWS) ? Why.NO_THROWS : null;
     }
 }

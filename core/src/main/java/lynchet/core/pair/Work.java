@@ -23,13 +23,20 @@ import lynchet.core.people.Restriction;
  * @param falls breakfalls that the receiver needs
  * @param leads how their stances are to meet
  * @param drills whether some of it is drilled, so that whoever goes not live has a part in it
+ * @param grounds whether in some of it nobody is thrown, so that whoever may not be thrown has a part in it
  */
 public record Work(
-        boolean throwing, boolean live, Set<Restriction.Kind> closes, Set<String> falls, Leads leads, boolean drills) {
+        boolean throwing,
+        boolean live,
+        Set<Restriction.Kind> closes,
+        Set<String> falls,
+        Leads leads,
+        boolean drills,
+        boolean grounds) {
 
     /** One block: drilled, or live. */
     public Work(boolean throwing, boolean live, Set<Restriction.Kind> closes, Set<String> falls, Leads leads) {
-        this(throwing, live, closes, falls, leads, !live);
+        this(throwing, live, closes, falls, leads, !live, !throwing);
     }
 
     /** Nothing that asks for care: movement and groundwork on each other's terms. */
@@ -105,6 +112,7 @@ public record Work(
                 closing,
                 both,
                 leads == Leads.ANY ? other.leads : leads,
-                drills || other.drills);
+                drills || other.drills,
+                grounds || other.grounds);
     }
 }

@@ -184,6 +184,15 @@ public final class Gaps {
             }
             if (isForElsewhere(technique, here)) {
                 leftOut.add(technique.name());
+            } else if (isAWayOut(here)) {
+                findings.add(new Finding(
+                        Finding.Code.NO_WAY_IN,
+                        1,
+                        null,
+                        technique.id(),
+                        null,
+                        technique.name() + ": a way out of where class-mates do not put anybody yet.",
+                        null));
             } else {
                 findings.add(new Finding(
                         Finding.Code.NO_WAY_IN,
@@ -198,6 +207,14 @@ public final class Gaps {
         if (!leftOut.isEmpty()) {
             findings.add(new Finding(Finding.Code.LEFT_OUT, 1, null, null, null, leftOut(leftOut), null));
         }
+    }
+
+    /** A way out is learned before the attack, so that nobody has to learn to get there first. */
+    private boolean isAWayOut(List<Link> here) {
+        return !here.isEmpty()
+                && here.stream()
+                        .allMatch(
+                                link -> ways.control(graph.positionOf(graph.stateOf(link.from()))) < Ways.EVEN_ENOUGH);
     }
 
     private boolean startsReached(Link link) {

@@ -102,7 +102,7 @@ class GamePlanTest {
     @Test
     void theNextBestIsWhatClosesMostForWhatItCostsAndCanBeLearned() {
         TinyMap tiny = new TinyMap()
-                .pair("guard", Stage.LEGS_BETWEEN, 0.5)
+                .pair("guard", Stage.LEGS_BETWEEN, 0)
                 .cost("dear", 5)
                 .cost("cheap", 2)
                 .cost("later", 1, "cheap")
@@ -112,14 +112,46 @@ class GamePlanTest {
                 .link("c", "guard", "cheap", "s")
                 .link("d", "guard-x", "later", "s");
         List<GamePlan.Next> next =
-                GamePlan.next(tiny.graph(), Set.of("pull"), Set.of("pull", "dear", "cheap", "later"), 5);
+                GamePlan.next(tiny.graph(), Set.of("pull"), own("pull", "dear", "cheap", "later"), 5);
         assertThat(next).extracting(GamePlan.Next::technique).containsExactly("cheap", "dear");
         assertThat(next.get(0).gain()).isEqualTo(0.5 / 3, within(1e-12));
         assertThat(next.get(0).helps()).containsExactly("guard");
         assertThat(next.get(1).gain()).isEqualTo(1.0 / 3, within(1e-12));
-        assertThat(GamePlan.next(tiny.graph(), Set.of("pull", "cheap"), Set.of("later", "dear"), 1))
+        assertThat(GamePlan.next(tiny.graph(), Set.of("pull", "cheap"), own("later", "dear"), 1))
                 .extracting(GamePlan.Next::technique)
                 .containsExactly("later");
+    }
+
+    private static GamePlan.Teachable own(String... techniques) {
+        return new GamePlan.Teachable(Set.of(techniques), Set.of());
+    }
+
+    /** Mounted and with nothing to do: the way out first, then ways out before attacks, however much those would give. */
+    @Test
+    void whatTheOwnRankAsksComesFirstAndAmongItTheWayOut() {
+        TinyMap tiny = new TinyMap()
+                .pair("mount", Stage.LEGS_CLEARED, 2.5)
+                .pair("guard", Stage.LEGS_BETWEEN, 0.4)
+                .cost("bridge", 5)
+                .cost("wriggle", 5)
+                .add(TinyMap.card("trip", Family.TAKEDOWN, 1, List.of(), List.of()))
+                .add(TinyMap.card("drag", Family.TAKEDOWN, 1, List.of(), List.of()))
+                .link("throw", "s", "throw", "mount")
+                .link("pull", "s", "pull", "guard")
+                .link("out", "mount-x", "bridge", "s")
+                .link("off", "guard-x", "wriggle", "s")
+                .link("t", "s", "trip", "mount")
+                .link("t2", "guard", "trip", "mount")
+                .link("d", "s", "drag", "mount")
+                .link("d2", "guard", "drag", "mount");
+        Set<String> known = Set.of("throw", "pull");
+        GamePlan.Teachable teachable = new GamePlan.Teachable(Set.of("trip", "bridge", "wriggle"), Set.of("drag"));
+        assertThat(GamePlan.next(tiny.graph(), known, teachable, 9))
+                .extracting(GamePlan.Next::technique)
+                .containsExactly("bridge", "wriggle", "trip", "drag");
+        assertThat(GamePlan.next(tiny.graph(), known, new GamePlan.Teachable(Set.of("drag"), Set.of("bridge")), 9))
+                .extracting(GamePlan.Next::technique)
+                .containsExactly("drag", "bridge");
     }
 
     /** Techniques that can be used at each place, asked of the map by name. */
@@ -180,7 +212,8 @@ class GamePlanTest {
         }
         Set<String> candidates = Set.of("t0", "t1", "t2", "t3", "t4", "t5");
         Map<String, Double> gains = new HashMap<>();
-        for (GamePlan.Next next : GamePlan.next(graph, known.keySet(), candidates, 6)) {
+        for (GamePlan.Next next :
+                GamePlan.next(graph, known.keySet(), new GamePlan.Teachable(candidates, Set.of()), 6)) {
             gains.put(next.technique(), next.gain());
         }
         for (String candidate : new TreeSet<>(candidates)) {

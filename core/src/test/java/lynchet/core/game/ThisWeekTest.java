@@ -56,7 +56,8 @@ class ThisWeekTest {
         MoveGraph graph = MoveGraph.from(map, List.of("s"));
         Map<String, HowKnown> known = HowKnown.all(map, state, today);
         GamePlan plan = GamePlan.of(graph, known, Told.of(map, link -> 0.4));
-        List<GamePlan.Next> next = GamePlan.next(graph, known.keySet(), Set.of("lock", "pass"), 3);
+        List<GamePlan.Next> next =
+                GamePlan.next(graph, known.keySet(), new GamePlan.Teachable(Set.of("lock", "pass"), Set.of()), 3);
         return ThisWeek.of(state, new Progress(state, map), List.of(white), plan, Lopsided.of(map, state), next, today);
     }
 

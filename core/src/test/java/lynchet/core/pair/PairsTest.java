@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Stream;
 import lynchet.core.card.Family;
 import lynchet.core.card.Hazard;
 import lynchet.core.map.GrapplingMap;
@@ -271,11 +272,44 @@ class PairsTest {
     void whoGoesNotLiveDrillsOnAnEveningOfBoth() {
         Partner a = adult("a", 60, 170, Lead.RIGHT, 1, 400);
         Partner b = limited(adult("b", 60, 170, Lead.LEFT, 1, 400), Kind.NO_LIVE);
-        Work both = new Work(false, true, Set.of(), Set.of(), Leads.ANY, true);
+        Work both = new Work(false, true, Set.of(), Set.of(), Leads.ANY, true, true);
         assertThat(room(both, Before.NEVER, a, b).why("a", "b")).containsExactly(Why.ONE_LIVE);
         assertThat(room(both, Before.NEVER, a, b).sitOut()).isEmpty();
         assertThat(room(both, Before.NEVER, a, limited(a, Kind.HEAD_KNOCK)).sitOut())
                 .isEmpty();
+    }
+
+    /** A throw and then rounds: who may not be thrown has somebody for the rounds; a throw alone leaves them out. */
+    @Test
+    void whoMayNotBeThrownIsPairedForTheRestOfTheEvening() {
+        Partner a = with(adult("a", 60, 170, Lead.RIGHT, 1, 400), 30, 60.0, Set.of(), Set.of(), Set.of());
+        Partner b = with(adult("b", 60, 170, Lead.RIGHT, 1, 400), 30, 60.0, Set.of(), Set.of(), Set.of());
+        Work evening = new Work(true, true, Set.of(), Set.of("side-fall"), Leads.ANY, true, true);
+        assertThat(room(evening, Before.NEVER, a, b).why("a", "b")).containsExactly(Why.NEITHER_FALLS);
+        assertThat(room(evening, Before.NEVER, a, b).fit("a", "b")).isTrue();
+        assertThat(room(evening, Before.NEVER, a, limited(b, Kind.NO_THROWS)).sitOut())
+                .isEmpty();
+        assertThat(room(THROWS, Before.NEVER, a, limited(b, Kind.NO_THROWS)).sitOut())
+                .containsExactly(Map.entry("b", Why.NO_THROWS));
+        assertThat(a.lacks(THROWS)).containsExactly("side-fall");
+        assertThat(adult("c", 60, 170, Lead.RIGHT, 1, 400).lacks(THROWS)).isEmpty();
+    }
+
+    /** A fall that is seen lifts the one; nothing lifts a limit. */
+    @Test
+    void whetherTheFallOrALimitStandsAgainstThemIsToldApart() {
+        Partner a = adult("a", 60, 170, Lead.RIGHT, 1, 400);
+        Partner b = adult("b", 60, 170, Lead.RIGHT, 1, 400);
+        Partner fallless = with(b, 30, 60.0, Set.of(), Set.of(), Set.of());
+        assertThat(room(THROWS, Before.NEVER, limited(a, Kind.NO_THROWS_TAKEN), limited(b, Kind.NO_THROWS_TAKEN))
+                        .why("a", "b"))
+                .containsExactly(Why.NO_THROWS_TAKEN);
+        assertThat(room(THROWS, Before.NEVER, limited(a, Kind.NO_THROWS_TAKEN), fallless)
+                        .why("a", "b"))
+                .containsExactly(Why.NO_FALLS);
+        assertThat(Stream.of(Why.values()).filter(Why::bars).filter(why -> !why.isFinal()))
+                .as("what a coach can lift")
+                .containsExactly(Why.WEIGHT, Why.NO_FALLS);
     }
 
     private static Block block(Block.Kind kind, String technique, int resistance) {
@@ -298,7 +332,7 @@ class PairsTest {
                         .live())
                 .isTrue();
         assertThat(Work.of(List.of(drill, rounds), map))
-                .isEqualTo(new Work(false, true, Set.of(), Set.of(), Leads.ANY, true));
+                .isEqualTo(new Work(false, true, Set.of(), Set.of(), Leads.ANY, true, true));
     }
 
     @Test
@@ -329,7 +363,7 @@ class PairsTest {
         assertThat(easy.why("a", "b")).as("two years, 20 %").isEmpty();
         assertThat(easy.why("a", "c")).containsExactly(Why.AGES);
         assertThat(easy.why("a", "d")).as("most here are juniors").containsExactly(Why.AGE_NEEDED);
-        assertThat(room(LIVE, Before.NEVER, nine, eleven).why("a", "b")).containsExactly(Why.WEIGHT);
+        assertThat(room(LIVE, Before.NEVER, nine, eleven).why("a", "b")).containsExactly(Why.JUNIOR_WEIGHT);
         Partner fifteen = with(adult("e", 60, 170, Lead.RIGHT, 1, 400), 15, 60.0, Set.of(), Set.of(), Set.of());
         Partner sixteen = with(adult("f", 60, 170, Lead.RIGHT, 1, 400), 16, 60.0, Set.of(), Set.of(), Set.of());
         assertThat(room(Work.EASY, Before.NEVER, fifteen, sixteen).why("e", "f"))
@@ -341,6 +375,10 @@ class PairsTest {
                 .isEmpty();
         assertThat(room(LIVE, Before.NEVER, small, bigger).why("g", "h"))
                 .as("3 kg live")
+                .containsExactly(Why.JUNIOR_WEIGHT);
+        Partner heavy = with(adult("i", 26, 120, Lead.RIGHT, 1, 400), 8, 26.0, Set.of(), Set.of(), Set.of());
+        assertThat(room(Work.EASY, Before.NEVER, small, heavy).why("g", "i"))
+                .as("6 kg on easy terms: a coach may say so")
                 .containsExactly(Why.WEIGHT);
     }
 

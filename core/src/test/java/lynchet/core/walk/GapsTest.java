@@ -79,6 +79,20 @@ class GapsTest {
         assertThat(codes("throw", "arm-lock")).doesNotContain(Tuple.tuple(Finding.Code.TAP, 1, "locked"));
     }
 
+    /** Nobody is told to learn a sweep first so that they may be mounted and escape. */
+    @Test
+    void aWayOutThatIsLearnedBeforeTheAttackIsANoteWithoutAMend() {
+        tiny.link("sweep-up", "guard", "sweep", "mount");
+        assertThat(TinyMap.gaps(tiny.graph(), Set.of("elbow-escape")))
+                .filteredOn(f -> f.code() == Finding.Code.NO_WAY_IN)
+                .singleElement()
+                .satisfies(found -> {
+                    assertThat(found.severity()).isEqualTo(1);
+                    assertThat(found.mend()).isNull();
+                    assertThat(found.sentence()).contains("a way out");
+                });
+    }
+
     @Test
     void aReactionIsOpenUntilItsAnswerIsKnown() {
         assertThat(codes("throw", "arm-lock")).contains(Tuple.tuple(Finding.Code.OPEN_REACTION, 2, "mount"));

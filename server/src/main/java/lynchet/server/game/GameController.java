@@ -106,7 +106,7 @@ class GameController {
         LocalDate then = today.minusMonths(MONTHS_AGO);
         StudentState was = states.asOf(id, then, clock.getZone());
         Seen before = see(was, now, graph, evidence, then);
-        List<GamePlan.Next> next = GamePlan.next(graph, seen.known().keySet(), candidates(held, now), MOST_NEXT);
+        List<GamePlan.Next> next = GamePlan.next(graph, seen.known().keySet(), teachable(held, now), MOST_NEXT);
         Lopsided sides = Lopsided.of(now.map(), state);
         List<Rank> ranks = held.stream()
                 .flatMap(count ->
@@ -135,15 +135,15 @@ class GameController {
     }
 
     /** What may be taught to somebody next: this rank's and the next one's techniques, on every ladder they stand on. */
-    private static Set<String> candidates(List<LadderCount> held, Snapshot now) {
-        Set<String> candidates = new HashSet<>();
+    private static GamePlan.Teachable teachable(List<LadderCount> held, Snapshot now) {
+        Set<String> own = new HashSet<>();
+        Set<String> later = new HashSet<>();
         for (LadderCount count : held) {
             Ladder ladder = now.ladder(count.held().ladder());
-            Optional<Rank> next = ladder.after(count.held().rank());
-            ladder.rank(count.held().rank()).ifPresent(rank -> add(rank, now, candidates));
-            next.ifPresent(rank -> add(rank, now, candidates));
+            ladder.rank(count.held().rank()).ifPresent(rank -> add(rank, now, own));
+            ladder.after(count.held().rank()).ifPresent(rank -> add(rank, now, later));
         }
-        return candidates;
+        return new GamePlan.Teachable(own, later);
     }
 
     private static void add(Rank rank, Snapshot now, Set<String> candidates) {

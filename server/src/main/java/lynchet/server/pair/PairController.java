@@ -9,7 +9,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lynchet.core.card.Technique;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.Pairing;
@@ -118,6 +120,9 @@ class PairController {
      * @param best the best pairs of those who are here
      * @param rounds the pairs that were made tonight, the latest last
      * @param throwing blocks of the class in which somebody is thrown: they want room
+     * @param lifts what lifts each reason for which two are not paired
+     * @param lacks breakfalls that this asks for and somebody has not passed, by id of those of whom it is true
+     * @param juniors those younger than {@link Partner#ADULT}, and those of unknown age
      */
     record Room(
             @Nullable String block,
@@ -128,7 +133,13 @@ class PairController {
             List<Why> bars,
             Pairs best,
             List<Pairing> rounds,
-            List<String> throwing) {}
+            List<String> throwing,
+            Map<Why, Why.Lift> lifts,
+            Map<String, List<Fall>> lacks,
+            List<String> juniors) {}
+
+    /** A breakfall by its id and what it is called. */
+    record Fall(String id, String name) {}
 
     /** @param without who sits out for now */
     @GetMapping("/classes/{id}/pairs")
@@ -159,7 +170,33 @@ class PairController {
                 training.blocks().stream()
                         .filter(one -> workOf(List.of(one), now).throwing())
                         .map(Block::id)
+                        .toList(),
+                lifts(),
+                lacks(partners, work, now),
+                partners.stream()
+                        .filter(one -> one.age() == null || one.age() < Partner.ADULT)
+                        .map(Partner::id)
                         .toList());
+    }
+
+    private static Map<Why, Why.Lift> lifts() {
+        Map<Why, Why.Lift> lifts = new TreeMap<>();
+        Stream.of(Why.values()).filter(Why::bars).forEach(why -> lifts.put(why, why.lift()));
+        return lifts;
+    }
+
+    private static Map<String, List<Fall>> lacks(List<Partner> partners, Work work, Snapshot now) {
+        Map<String, List<Fall>> lacks = new TreeMap<>();
+        for (Partner partner : partners) {
+            List<Fall> falls = partner.lacks(work).stream()
+                    .map(id -> new Fall(
+                            id, now.map().technique(id).map(Technique::name).orElse(id)))
+                    .toList();
+            if (!falls.isEmpty()) {
+                lacks.put(partner.id(), falls);
+            }
+        }
+        return lacks;
     }
 
     private static Work workOf(List<Block> blocks, Snapshot now) {
@@ -258,6 +295,7 @@ class PairController {
                 throw Refusal.bad("GROUP_SMALL", "/groups/" + n, "Two or three people work together, not one.");
             }
         }
+        nobodyBarred(sent, before.map(Pairing::groups).orElse(List.of()));
         Pairing stamped = sent.stamped(
                 before.map(Pairing::at).orElseGet(() -> clock.instant().truncatedTo(ChronoUnit.MILLIS)), Journal.who());
         if (before.isEmpty()) {
@@ -266,6 +304,54 @@ class PairController {
             pairings.change(List.of(stamped));
         }
         return stamped;
+    }
+
+    /** Groups that are new in it hold nobody together whom no touch puts together; those that were there stay. */
+    private void nobodyBarred(Pairing sent, List<Pairing.Together> before) {
+        Set<Set<String>> were =
+                before.stream().map(group -> Set.copyOf(group.people())).collect(Collectors.toSet());
+        List<Pairing.Together> fresh = sent.groups().stream()
+                .filter(group -> !were.contains(Set.copyOf(group.people())))
+                .toList();
+        if (fresh.isEmpty()) {
+            return;
+        }
+        TrainingClass training = records.trained(sent.classId());
+        Snapshot now = taught.now();
+        List<Block> asked = sent.block() == null
+                ? training.blocks()
+                : training.block(sent.block()).stream().toList();
+        Work work = workOf(asked, now);
+        List<String> all =
+                fresh.stream().flatMap(group -> group.people().stream()).toList();
+        List<Student> who = List.copyOf(stores.of(Parts.PEOPLE).find(all).values());
+        Couples couples = new Couples(partners(who, training, now, work), work, new Before(training.id(), List.of()));
+        for (Pairing.Together group : fresh) {
+            for (String one : group.people()) {
+                for (String other : group.people()) {
+                    if (one.compareTo(other) < 0) {
+                        couples.why(one, other).stream()
+                                .filter(Why::isFinal)
+                                .findFirst()
+                                .ifPresent(why -> {
+                                    throw Refusal.bad(
+                                            "PAIR_BARRED",
+                                            "/groups/" + sent.groups().indexOf(group),
+                                            named(one, who) + " and " + named(other, who) + " do not work together: "
+                                                    + why.words() + ".");
+                                });
+                    }
+                }
+            }
+        }
+    }
+
+    private static String named(String id, List<Student> who) {
+        return who.stream()
+                .filter(one -> one.id().equals(id))
+                .map(Student::name)
+                .findFirst()
+                .orElse(id);
     }
 
     /** Whom to call about somebody, as somebody with a telephone in the hand needs it. */

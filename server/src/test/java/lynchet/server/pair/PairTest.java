@@ -163,6 +163,30 @@ class PairTest {
         return List.of();
     }
 
+    /** What a coach lifts stands with the pair; a limit of later does not undo what is kept, only what is put together afresh. */
+    @Test
+    void whatIsLiftedIsKeptWithThePairAndNothingLiftsALimit() {
+        Map<String, Object> anyway = Map.of(
+                "id",
+                "anyway",
+                "classId",
+                "juniors-" + RunningClub.TODAY,
+                "round",
+                9,
+                "groups",
+                List.of(Map.of("people", List.of("orla-fenwick", "kit-harrowgate"), "anyway", List.of("WEIGHT"))));
+        JsonNode kept =
+                coach.put("/api/pairings/anyway", anyway, null).expect(200).json();
+        assertThat(kept.at("/groups/0/anyway/0").asString()).isEqualTo("WEIGHT");
+        assertThat(kept.path("by").asString()).isNotEmpty();
+        JsonNode room =
+                coach.get("/api/classes/" + CLASS + "/pairs").expect(200).json();
+        assertThat(room.path("lifts").path("WEIGHT").asString()).isEqualTo("ANYWAY");
+        assertThat(room.path("lifts").path("NO_FALLS").asString()).isEqualTo("FALLS");
+        assertThat(room.path("lifts").path("AGES").asString()).isEqualTo("NEVER");
+        assertThat(texts(room.path("juniors"))).contains("nell-corrow").doesNotContain("orla-fenwick");
+    }
+
     @Test
     void badPairsChangeNothing() {
         assertThat(coach.put("/api/pairings/bad", pairing("bad", "orla-fenwick", "nobody"), null)
@@ -177,7 +201,13 @@ class PairTest {
         assertThat(coach.put("/api/pairings/bad", pairing("bad", "orla-fenwick", "orla-fenwick"), null)
                         .status())
                 .isEqualTo(400);
-        coach.put("/api/pairings/mine", pairing("mine", "devrim-hallow", "nell-corrow"), null)
+        HttpUser.Answer barred = coach.put(
+                        "/api/pairings/barred", pairing("barred", "devrim-hallow", "nell-corrow"), null)
+                .expect(422);
+        assertThat(barred.code()).isEqualTo("PAIR_BARRED");
+        assertThat(barred.json().path("where").asString()).isEqualTo("/groups/0");
+        assertThat(barred.text()).contains("Devrim Hallow and Nell Corrow", "juniors work with juniors");
+        coach.put("/api/pairings/mine", pairing("mine", "orla-fenwick", "kit-harrowgate"), null)
                 .expect(200);
         Map<String, Object> elsewhere =
                 Map.of("id", "mine", "classId", "juniors-" + RunningClub.TODAY, "round", 1, "groups", List.of());

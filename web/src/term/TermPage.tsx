@@ -211,9 +211,11 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
           {proposal && (
             <div role="status" className={classes.proposal}>
               <h2>
-                {proposal.changed.length === 0
-                  ? 'Nothing would change'
-                  : count(proposal.changed.length, 'class changes', 'classes change')}
+                {proposal.changed.length > 0
+                  ? count(proposal.changed.length, 'class changes', 'classes change')
+                  : proposal.view.impossible.length > 0
+                    ? 'It cannot be planned like this'
+                    : 'Nothing would change'}
               </h2>
               <Changes
                 before={kept}
@@ -296,6 +298,9 @@ function Changes({ before, after, onChoose }: ChangesProps) {
               .map((one) => (
                 <del key={one}>{nameOf(one)}</del>
               ))}
+            {is.length === was.length && is.every((one) => was.includes(one)) && (
+              <span className="quiet">the same in another order</span>
+            )}
           </li>
         );
       })}

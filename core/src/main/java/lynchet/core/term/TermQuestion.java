@@ -76,7 +76,8 @@ public final class TermQuestion {
                     String.valueOf(training.slot()),
                     training.cancelled() ? 0 : minutes(plan, training),
                     plan.fresh(),
-                    bears));
+                    bears,
+                    !bears && !held.over() && !training.cancelled()));
         }
         Set<String> subjects = plan.goals().stream().map(TermPlan.Goal::subject).collect(Collectors.toSet());
         List<Item> items = plan.goals().stream()

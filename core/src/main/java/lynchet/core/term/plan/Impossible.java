@@ -1,12 +1,14 @@
 package lynchet.core.term.plan;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -27,6 +29,8 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
     public enum Rule {
         /** Items need each other first. */
         CYCLE,
+        /** Every class to come was made by a coach. */
+        BY_HAND,
         /** No class is long enough for one item. */
         TOO_LONG,
         /** There are too few classes to meet something four times. */
@@ -44,6 +48,7 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
     }
 
     private static final int NAMED = 3;
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
 
     /** What can be said before anything is planned, most basic first; empty where nothing stands in the way. */
     public static List<Impossible> of(Asked asked) {
@@ -51,6 +56,11 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
         List<Lesson> open = asked.lessons().stream().filter(Lesson::open).toList();
         List<Impossible> found = new ArrayList<>();
         cycle(must).ifPresent(found::add);
+        List<Lesson> byHand = asked.lessons().stream().filter(Lesson::byHand).toList();
+        if (open.isEmpty() && !byHand.isEmpty() && !must.isEmpty()) {
+            found.add(allByHand(must, byHand));
+            return found;
+        }
         tooLong(must, asked, open).ifPresent(found::add);
         fewClasses(must, asked, open).ifPresent(found::add);
         if (found.isEmpty()) {
@@ -76,6 +86,21 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
                         + " no place for four meetings beside everything else.",
                 "One class more, or make " + named(short4.subList(0, 1)) + " an item for if time allows.",
                 ids(short4));
+    }
+
+    private static Impossible allByHand(List<Item> must, List<Lesson> byHand) {
+        String days = Say.and(byHand.stream()
+                .limit(NAMED)
+                .map(lesson -> lesson.date().format(DAY))
+                .toList());
+        int more = byHand.size() - NAMED;
+        return new Impossible(
+                Rule.BY_HAND,
+                (byHand.size() == 1 ? "The one class to come was" : "All " + byHand.size() + " classes to come were")
+                        + " made by hand (" + days + (more > 0 ? " and " + more + " more" : "")
+                        + "), and the plan leaves what you made alone.",
+                "Clear one of them, or add a class, and the plan has a place to fill.",
+                ids(must));
     }
 
     private static Optional<Impossible> cycle(List<Item> must) {
@@ -139,10 +164,16 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
                 ? Optional.empty()
                 : Optional.of(new Impossible(
                         Rule.FEW_CLASSES,
-                        "There are " + open.size() + " classes left, and " + named(lacking)
-                                + " are to be met four times.",
+                        (open.size() == 1 ? "There is one class" : "There are " + open.size() + " classes")
+                                + " left for the plan" + besides(asked) + ", and " + named(lacking)
+                                + (lacking.size() == 1 ? " is" : " are") + " to be met four times.",
                         classes(most) + " more, or let them come if time allows.",
                         ids(lacking)));
+    }
+
+    private static String besides(Asked asked) {
+        long byHand = asked.lessons().stream().filter(Lesson::byHand).count();
+        return byHand == 0 ? "" : ", beside " + byHand + " made by hand";
     }
 
     private static Optional<Impossible> examEarly(List<Item> must, Asked asked, List<Lesson> open) {

@@ -55,6 +55,33 @@ class ImpossibleTest {
         assertThat(found.relief()).startsWith("One class more");
     }
 
+    private static List<Lesson> byHand(int open, int byHand) {
+        List<Lesson> all = new ArrayList<>();
+        for (Lesson one : lessons(open + byHand, 1, 90, 2)) {
+            boolean isOpen = all.size() < open;
+            all.add(new Lesson(
+                    one.id(), one.index(), one.date(), one.week(), one.slot(), one.minutes(), 2, isOpen, !isOpen));
+        }
+        return all;
+    }
+
+    /** Three Wednesdays stand there, and "there are no classes left" would be a lie. */
+    @Test
+    void whereACoachHasMadeEveryClassThatIsWhatIsSaid() {
+        Impossible found = only(asked(byHand(0, 3), List.of(item("a", true, 16, 10)), null));
+        assertThat(found.rule()).isEqualTo(Rule.BY_HAND);
+        assertThat(found.sentence())
+                .startsWith("All 3 classes to come were made by hand (")
+                .doesNotContain(" 0 ");
+        assertThat(only(asked(byHand(0, 1), List.of(item("a", true, 16, 10)), null))
+                        .sentence())
+                .startsWith("The one class to come was made by hand (");
+        assertThat(only(asked(byHand(2, 3), List.of(item("a", true, 16, 10)), null))
+                        .sentence())
+                .isEqualTo(
+                        "There are 2 classes left for the plan, beside 3 made by hand, and a is to be met four times.");
+    }
+
     @Test
     void anExamTooEarly() {
         Impossible found = only(asked(

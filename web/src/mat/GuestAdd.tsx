@@ -1,4 +1,4 @@
-import { Button, Checkbox, TextInput } from '@mantine/core';
+import { Button, Checkbox, NumberInput, SegmentedControl, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { newId } from '../api/client';
 import type { Name, TrainingClass } from '../api/types';
@@ -12,10 +12,29 @@ type Props = { training: TrainingClass; people: Name[]; onDone: () => void };
 /** An id that says nothing about whoever gets it, made here since the server may be far. */
 const randomId = () => `s-${crypto.randomUUID().replaceAll('-', '').slice(0, 16)}`;
 
-/** Somebody who visits tonight: a name, and whether they can fall, are enough. They are checked in at once. */
+/** Who says no more than that they are grown up. */
+const GROWN_UP = 18;
+
+const NOBODY = {
+  phone: null,
+  email: null,
+  guardian: null,
+  guardianPhone: null,
+  guardianEmail: null,
+  emergency: null,
+};
+
+/**
+ * Somebody who visits tonight: a name is enough to be here. What is not asked is not known, and then nobody throws them, they
+ * go not live and work with no junior. Checked in at once.
+ */
 export function GuestAdd({ training, people, onDone }: Props) {
   const [name, setName] = useState('');
   const [fallsKnown, setFalls] = useState(false);
+  const [isGrownUp, setGrownUp] = useState<boolean | null>(null);
+  const [age, setAge] = useState<number | null>(null);
+  const [number, setNumber] = useState('');
+  const [isParentHere, setParentHere] = useState(false);
   const [error, setError] = useState<string | null>(null);
   const record = useRecord();
   const say = useNotices();
@@ -32,8 +51,14 @@ export function GuestAdd({ training, people, onDone }: Props) {
       setError(full ? 'At most 80 letters.' : 'What is their name?');
       return;
     }
+    if (isGrownUp === false && !number.trim() && !isParentHere) {
+      setError('A number to call for somebody under 18, or a parent who is in the room.');
+      return;
+    }
     const id = randomId();
-    const body = { id, name: full, joined: training.date, guest: { fallsKnown } };
+    const guest = { fallsKnown, age: isGrownUp ? GROWN_UP : isGrownUp === false ? age : null };
+    const contacts = number.trim() ? { ...NOBODY, emergencyPhone: number.trim() } : undefined;
+    const body = { id, name: full, joined: training.date, guest, ...(contacts && { contacts }) };
     await record({ kind: 'guest', body }, `${full} visits`);
     await there(id, full, id);
   };
@@ -58,12 +83,54 @@ export function GuestAdd({ training, people, onDone }: Props) {
           setError(null);
         }}
       />
+      <SegmentedControl
+        aria-label="How old"
+        size="md"
+        value={isGrownUp === null ? '' : String(isGrownUp)}
+        onChange={(value) => setGrownUp(value === 'true')}
+        data={[
+          { value: 'true', label: 'Grown up' },
+          { value: 'false', label: 'Under 18' },
+        ]}
+      />
+      {isGrownUp === false && (
+        <NumberInput
+          aria-label="How old in years"
+          placeholder="How old?"
+          size="md"
+          w={110}
+          min={3}
+          max={17}
+          value={age ?? ''}
+          onChange={(value) => setAge(value === '' ? null : Number(value))}
+        />
+      )}
       <Checkbox
         size="md"
         label="Can fall: I have seen it"
         checked={fallsKnown}
         onChange={(event) => setFalls(event.currentTarget.checked)}
       />
+      <TextInput
+        aria-label="Number to call"
+        placeholder="Number to call"
+        type="tel"
+        size="md"
+        maxLength={40}
+        value={number}
+        onChange={(event) => {
+          setNumber(event.currentTarget.value);
+          setError(null);
+        }}
+      />
+      {isGrownUp === false && !number.trim() && (
+        <Checkbox
+          size="md"
+          label="A parent is in the room"
+          checked={isParentHere}
+          onChange={(event) => setParentHere(event.currentTarget.checked)}
+        />
+      )}
       <Button type="submit" size="md">
         Here tonight
       </Button>

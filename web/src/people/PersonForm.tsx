@@ -124,7 +124,9 @@ export function PersonForm(props: Props) {
             <Checkbox
               label="Can fall: a coach has seen it"
               checked={student.guest.fallsKnown}
-              onChange={(event) => change({ guest: { fallsKnown: event.currentTarget.checked } })}
+              onChange={(event) =>
+                change({ guest: { age: null, ...student.guest, fallsKnown: event.currentTarget.checked } })
+              }
             />
           </div>
         )}

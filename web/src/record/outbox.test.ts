@@ -116,7 +116,7 @@ describe('the outbox', () => {
     const box = open();
     await box.signedInAs('coach');
     vi.useFakeTimers({ toFake: ['Date'], now: 0 });
-    const guest = { id: 's-1', name: 'Jory', joined: '2026-11-24', guest: { fallsKnown: true } };
+    const guest = { id: 's-1', name: 'Jory', joined: '2026-11-24', guest: { fallsKnown: true, age: null } };
     await box.record({ kind: 'guest', body: guest }, 'Jory visits');
     await box.record(attend('a1'), 'Jory is here', 's-1');
     vi.useRealTimers();

@@ -5,7 +5,10 @@ import type { TakenOut } from './overlay';
 
 /** What is sent for somebody's name and place in a class; the client makes its id, so that it is kept once. */
 export type Sent =
-  | { kind: 'guest'; body: Pick<Student, 'id' | 'name' | 'joined' | 'guest'> }
+  | {
+      kind: 'guest';
+      body: Pick<Student, 'id' | 'name' | 'joined' | 'guest'> & Partial<Pick<Student, 'contacts'>>;
+    }
   | { kind: 'attend'; body: Pick<Attendance, 'id' | 'student' | 'classId' | 'how'> }
   | { kind: 'leave'; body: { id: string; student: string; classId: string } }
   | { kind: 'practise'; body: Partial<PracticeEntry> & { id: string; classId: string } }

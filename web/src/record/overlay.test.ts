@@ -37,7 +37,7 @@ it('takes people out and drills back in the order they were recorded', () => {
 it('knows a guest before the server does, once', () => {
   const guest = waits({
     kind: 'guest',
-    body: { id: 's-1', name: 'Jory Sedge', joined: '2026-11-24', guest: { fallsKnown: false } },
+    body: { id: 's-1', name: 'Jory Sedge', joined: '2026-11-24', guest: { fallsKnown: false, age: null } },
   });
   const names = withGuests([], [guest, attend('a2', 's-1')]);
   expect(names).toMatchObject([{ id: 's-1', calledBy: 'Jory', guest: { fallsKnown: false } }]);

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import lynchet.browser.Coach.With;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.ResourceLock;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.openqa.selenium.Keys;
@@ -13,12 +12,8 @@ import org.openqa.selenium.WebElement;
 /** The map as a coach works with it: finding the way, mending a gap, changing it without breaking it. */
 class MapWorkTest {
 
-    /** The one mend that the demo club leaves open at orange: who takes it, takes it from who looks at it. */
-    static final String WHAT_ORANGE_LACKS = "what orange lacks";
-
     @ParameterizedTest
     @EnumSource(With.class)
-    @ResourceLock(WHAT_ORANGE_LACKS)
     void findsWalksReadsRoutesAndMends(With with) {
         try (Coach coach = with == With.KEYBOARD ? new Coach(with, 1280, 800) : new Coach(with, 1024, 768)) {
             coach.signIn("head");

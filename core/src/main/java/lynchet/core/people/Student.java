@@ -58,8 +58,24 @@ public record Student(
      * becomes the day of joining, so that their classes stay theirs and those before it are trials.
      *
      * @param fallsKnown whether somebody has seen that they can fall; where not, nobody throws them
+     * @param age how old they said they are on the day they first came, 3 to 99; {@link #GROWN_UP} also for whoever is older;
+     *     null: nobody asked
      */
-    public record Guest(boolean fallsKnown) {}
+    public record Guest(boolean fallsKnown, @Nullable Integer age) {
+
+        /** Who says no more than that they are grown up. */
+        public static final int GROWN_UP = 18;
+
+        public Guest {
+            if (age != null) {
+                Say.within("the age of a guest", age, 3, 99);
+            }
+        }
+
+        public Guest(boolean fallsKnown) {
+            this(fallsKnown, null);
+        }
+    }
 
     /** Nobody joins a club at a greater age. */
     private static final int OLDEST = 110;
@@ -270,6 +286,10 @@ public record Student(
 
     /** Age in whole years on a day; empty when the birth date is not known. */
     public Optional<Integer> ageOn(LocalDate day) {
+        if (born == null && guest != null && guest.age() != null) {
+            return Optional.of(
+                    guest.age() + Math.max(0, Period.between(joined, day).getYears()));
+        }
         return Optional.ofNullable(born).map(b -> Period.between(b, day).getYears());
     }
 
@@ -308,7 +328,7 @@ public record Student(
                 null,
                 joined,
                 left,
-                guest,
+                guest == null ? null : new Guest(guest.fallsKnown()),
                 null,
                 null,
                 null,

@@ -37,6 +37,44 @@ class StudentTest {
                 null);
     }
 
+    /** Who said "twelve" at the door is thirteen a year later; a birth date, once known, counts instead. */
+    @Test
+    void aGuestIsAsOldAsTheySaid() {
+        Student guest = guest(null, 12);
+        assertThat(guest.ageOn(DAY)).hasValue(12);
+        assertThat(guest.ageOn(DAY.plusYears(1))).hasValue(13);
+        assertThat(guest(LocalDate.of(2000, 1, 1), 12).ageOn(DAY)).hasValue(26);
+        assertThat(guest(null, null).ageOn(DAY)).isEmpty();
+        assertThat(guest.withoutPrivate().guest()).isEqualTo(new Student.Guest(true));
+    }
+
+    private static Student guest(LocalDate born, Integer age) {
+        return new Student(
+                "gus",
+                "Gus",
+                null,
+                null,
+                born,
+                DAY,
+                null,
+                new Student.Guest(true, age),
+                null,
+                null,
+                null,
+                null,
+                null,
+                0,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
+    }
+
     @Test
     void anAgeIsReachedOnTheBirthdayAndNotADaySooner() {
         Student leap = student(LocalDate.of(2012, 2, 29));

@@ -270,7 +270,7 @@ class EraseTest {
                                 "round",
                                 1,
                                 "groups",
-                                List.of(Map.of("people", List.of(id, "kit-harrowgate")))),
+                                List.of(Map.of("people", List.of(id, "devrim-hallow")))),
                         null)
                 .expect(200);
         head.post(

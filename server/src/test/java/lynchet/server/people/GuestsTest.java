@@ -28,6 +28,28 @@ class GuestsTest {
         return person;
     }
 
+    /** What a guest said of their age is for coaches, as a birth date is; who can be called is kept with them. */
+    @Test
+    void whatAGuestIsAskedAtTheDoorIsKept() {
+        String id = "s-00112233445566bb";
+        Map<String, Object> guest = person(id, "Merle Rook", true);
+        guest.put("guest", Map.of("fallsKnown", true, "age", 12));
+        guest.put("contacts", Map.of("emergencyPhone", "0555 010 203"));
+        coach.post("/api/people", guest).expect(200);
+        assertThat(coach.get("/api/people/" + id).json().at("/guest/age").asInt())
+                .isEqualTo(12);
+        assertThat(coach.get("/api/people/" + id)
+                        .json()
+                        .at("/contacts/emergencyPhone")
+                        .asString())
+                .isEqualTo("0555 010 203");
+        assertThat(RunningClub.as("viewer").get("/api/people/" + id).text()).doesNotContain("12,", "0555");
+        assertThat(coach.get("/api/people/names").text()).contains("Merle Rook").doesNotContain("\"age\":12");
+        guest.put("id", "s-00112233445566cc");
+        guest.put("guest", Map.of("fallsKnown", true, "age", 2));
+        assertThat(coach.post("/api/people", guest).expect(400).text()).contains("the age of a guest");
+    }
+
     @Test
     void aCoachAddsAGuestWhoLaterJoinsAndKeepsTheClasses() {
         String id = "s-00112233445566aa";
@@ -50,7 +72,7 @@ class GuestsTest {
                         .path("total")
                         .asInt())
                 .isEqualTo(1);
-        assertThat(coach.get("/api/people/names").text()).contains("\"guest\":{\"fallsKnown\":false}");
+        assertThat(coach.get("/api/people/names").text()).contains("\"guest\":{\"fallsKnown\":false,\"age\":null}");
 
         HttpUser.Answer kept = head.get("/api/people/" + id).expect(200);
         ObjectNode joined = (ObjectNode) kept.json();

@@ -36,6 +36,7 @@ export function GuestAdd({ training, people, onDone }: Props) {
   const [number, setNumber] = useState('');
   const [isParentHere, setParentHere] = useState(false);
   const [error, setError] = useState<string | null>(null);
+  const [numberError, setNumberError] = useState<string | null>(null);
   const record = useRecord();
   const say = useNotices();
   const same = alike(name, people);
@@ -52,7 +53,7 @@ export function GuestAdd({ training, people, onDone }: Props) {
       return;
     }
     if (isGrownUp === false && !number.trim() && !isParentHere) {
-      setError('A number to call for somebody under 18, or a parent who is in the room.');
+      setNumberError('A number to call for somebody under 18, or a parent who is in the room.');
       return;
     }
     const id = randomId();
@@ -117,10 +118,11 @@ export function GuestAdd({ training, people, onDone }: Props) {
         type="tel"
         size="md"
         maxLength={40}
+        error={numberError}
         value={number}
         onChange={(event) => {
           setNumber(event.currentTarget.value);
-          setError(null);
+          setNumberError(null);
         }}
       />
       {isGrownUp === false && !number.trim() && (

@@ -28,7 +28,7 @@ public record Pairing(
     /**
      * Two or three who work together; one who works with the coach is in none.
      *
-     * @param anyway what stood against them and was lifted by whoever made the pairing, as codes; empty: nothing
+     * @param anyway what stood against them and was lifted by the coach who made the pairing, as codes; empty: nothing
      */
     public record Together(
             @Most(3) List<String> people, @Most(10) List<@Most(20) String> anyway) {

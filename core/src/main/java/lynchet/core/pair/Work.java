@@ -23,7 +23,7 @@ import lynchet.core.people.Restriction;
  * @param falls breakfalls that the receiver needs
  * @param leads how their stances are to meet
  * @param drills whether some of it is drilled, so that whoever goes not live has a part in it
- * @param grounds whether in some of it nobody is thrown, so that whoever may not be thrown has a part in it
+ * @param grounds whether in some of it nobody is thrown, so that those who may not be thrown have a part in it
  */
 public record Work(
         boolean throwing,

@@ -58,7 +58,7 @@ public record Student(
      * becomes the day of joining, so that their classes stay theirs and those before it are trials.
      *
      * @param fallsKnown whether somebody has seen that they can fall; where not, nobody throws them
-     * @param age how old they said they are on the day they first came, 3 to 99; {@link #GROWN_UP} also for whoever is older;
+     * @param age how old they said they are on the day they first came, 3 to 99; {@link #GROWN_UP} also for the older;
      *     null: nobody asked
      */
     public record Guest(boolean fallsKnown, @Nullable Integer age) {

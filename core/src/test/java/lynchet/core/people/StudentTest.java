@@ -11,6 +11,10 @@ class StudentTest {
     private static final LocalDate DAY = LocalDate.of(2026, 3, 2);
 
     private static Student student(LocalDate born) {
+        return student(born, null);
+    }
+
+    private static Student student(LocalDate born, Student.Guest guest) {
         return new Student(
                 "ana",
                 "Ana Maria Test",
@@ -19,7 +23,7 @@ class StudentTest {
                 born,
                 DAY,
                 null,
-                null,
+                guest,
                 61.5,
                 DAY,
                 170,
@@ -49,30 +53,7 @@ class StudentTest {
     }
 
     private static Student guest(LocalDate born, Integer age) {
-        return new Student(
-                "gus",
-                "Gus",
-                null,
-                null,
-                born,
-                DAY,
-                null,
-                new Student.Guest(true, age),
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+        return student(born, new Student.Guest(true, age));
     }
 
     @Test

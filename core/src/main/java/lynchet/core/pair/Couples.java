@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import lynchet.core.mat.Leads;
@@ -108,6 +109,23 @@ public final class Couples {
             why.add(Why.LAST_CLASS);
         }
         return why;
+    }
+
+    /** Two whom no touch of anybody puts together, and why. */
+    public record Barred(String one, String other, Why why) {}
+
+    /** The first two of a group whom no touch puts together; empty where there are none. */
+    public Optional<Barred> barred(List<String> group) {
+        for (String one : group) {
+            for (String other : group.subList(group.indexOf(one) + 1, group.size())) {
+                Optional<Why> never =
+                        why(one, other).stream().filter(Why::isFinal).findFirst();
+                if (never.isPresent()) {
+                    return Optional.of(new Barred(one, other, never.get()));
+                }
+            }
+        }
+        return Optional.empty();
     }
 
     /** What two of them cost as a pair, in hundredths; only said of those who fit. */

@@ -307,6 +307,14 @@ class PairsTest {
         assertThat(room(THROWS, Before.NEVER, limited(a, Kind.NO_THROWS_TAKEN), fallless)
                         .why("a", "b"))
                 .containsExactly(Why.NO_FALLS);
+        Couples three = room(
+                THROWS,
+                Before.NEVER,
+                a,
+                fallless,
+                with(adult("c", 60, 170, Lead.RIGHT, 1, 400), 12, 60.0, Set.of(), Set.of(), Set.of()));
+        assertThat(three.barred(List.of("a", "b"))).isEmpty();
+        assertThat(three.barred(List.of("a", "b", "c"))).hasValue(new Couples.Barred("a", "c", Why.AGES));
         assertThat(Stream.of(Why.values()).filter(Why::bars).filter(why -> !why.isFinal()))
                 .as("what a coach can lift")
                 .containsExactly(Why.WEIGHT, Why.NO_FALLS);

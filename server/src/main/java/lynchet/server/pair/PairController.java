@@ -327,22 +327,13 @@ class PairController {
         List<Student> who = List.copyOf(stores.of(Parts.PEOPLE).find(all).values());
         Couples couples = new Couples(partners(who, training, now, work), work, new Before(training.id(), List.of()));
         for (Pairing.Together group : fresh) {
-            for (String one : group.people()) {
-                for (String other : group.people()) {
-                    if (one.compareTo(other) < 0) {
-                        couples.why(one, other).stream()
-                                .filter(Why::isFinal)
-                                .findFirst()
-                                .ifPresent(why -> {
-                                    throw Refusal.bad(
-                                            "PAIR_BARRED",
-                                            "/groups/" + sent.groups().indexOf(group),
-                                            named(one, who) + " and " + named(other, who) + " do not work together: "
-                                                    + why.words() + ".");
-                                });
-                    }
-                }
-            }
+            couples.barred(group.people()).ifPresent(barred -> {
+                throw Refusal.bad(
+                        "PAIR_BARRED",
+                        "/groups/" + sent.groups().indexOf(group),
+                        named(barred.one(), who) + " and " + named(barred.other(), who) + " do not work together: "
+                                + barred.why().words() + ".");
+            });
         }
     }
 

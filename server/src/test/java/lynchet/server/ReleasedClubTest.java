@@ -54,7 +54,8 @@ class ReleasedClubTest {
             Parts.BELTS,
             Parts.TALLIES,
             Parts.PAIRINGS,
-            Parts.STARTS);
+            Parts.STARTS,
+            Parts.BROUGHT);
 
     @TempDir
     Path data;

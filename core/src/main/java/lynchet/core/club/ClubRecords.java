@@ -13,6 +13,7 @@ import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Brought;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.StudentRecord;
 import lynchet.core.round.Round;
@@ -37,6 +38,8 @@ public final class ClubRecords {
                 club.promotions().stream().collect(Collectors.groupingBy(Promotion::student));
         Map<String, List<Credit>> credits =
                 club.all(Parts.CREDITS).stream().collect(Collectors.groupingBy(Credit::student));
+        Map<String, List<Brought>> brought =
+                club.all(Parts.BROUGHT).stream().collect(Collectors.groupingBy(Brought::student));
         Map<String, LocalDate> roundDays = new HashMap<>();
         club.rounds().forEach(round -> roundDays.put(round.id(), day(round, days)));
         Map<String, Set<Round>> rounds = new HashMap<>();
@@ -62,7 +65,8 @@ public final class ClubRecords {
                             days,
                             List.copyOf(rounds.getOrDefault(id, Set.of())),
                             roundDays,
-                            credits.getOrDefault(id, List.of()));
+                            credits.getOrDefault(id, List.of()),
+                            brought.getOrDefault(id, List.of()));
                 })
                 .toList();
     }

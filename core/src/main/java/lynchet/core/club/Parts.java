@@ -45,6 +45,7 @@ import lynchet.core.mat.Tally;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Ask;
+import lynchet.core.people.Brought;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
 import lynchet.core.promote.Belt;
@@ -274,6 +275,20 @@ public final class Parts {
                 to.refer("RECORD_SUBJECT", "subject", SUBJECT, credit.subject());
             });
 
+    /** What was asked on the day is kept as it stood; it points at nothing that it would keep from being changed. */
+    public static final Part<Brought> BROUGHT = Part.record("brought", "brought", Brought.class, Brought::id)
+            .pointingAt((brought, to) -> {
+                to.refer("RECORD_STUDENT", "student", STUDENT, brought.student());
+                to.refer("PROMOTION_LADDER", "ladder", LADDER, brought.ladder());
+                to.refer("PROMOTION_RANK", "below", RANK_OF_LADDER, of(brought.ladder(), brought.below()));
+            })
+            .noTwo(new Part.Unique<>(
+                    "BROUGHT_TWICE",
+                    "ladder",
+                    Brought::student,
+                    Brought::ladder,
+                    brought -> "it is said already what " + brought.student() + " brought to " + brought.ladder()));
+
     public static final Part<Nomination> NOMINATIONS = Part.record(
                     "nominations", "nomination", Nomination.class, Nomination::id)
             .pointingAt((nomination, to) -> {
@@ -341,6 +356,7 @@ public final class Parts {
             ASKS,
             INCIDENTS,
             CREDITS,
+            BROUGHT,
             NOMINATIONS,
             MERITS,
             BELTS,

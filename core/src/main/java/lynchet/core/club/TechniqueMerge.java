@@ -29,6 +29,7 @@ import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Brought;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
@@ -119,6 +120,7 @@ public final class TechniqueMerge {
                         Parts.ASKS,
                         all -> each(all, ask -> gone.id().equals(ask.subject()) ? ask.about(kept.id()) : ask))
                 .changing(Parts.CREDITS, all -> each(all, c -> gone.id().equals(c.subject()) ? c.about(kept.id()) : c))
+                .changing(Parts.BROUGHT, all -> each(all, this::brought))
                 .changing(
                         Parts.TALLIES,
                         all -> each(
@@ -332,6 +334,14 @@ public final class TechniqueMerge {
 
     private PracticeEntry practice(PracticeEntry p) {
         return gone.id().equals(p.technique()) ? p.of(kept.id()) : p;
+    }
+
+    private Brought brought(Brought of) {
+        return of.having(each(
+                of.had(),
+                had -> gone.id().equals(had.subject())
+                        ? had.about(kept.id(), versions.getOrDefault(had.version(), had.version()))
+                        : had));
     }
 
     private Mark mark(Mark m) {

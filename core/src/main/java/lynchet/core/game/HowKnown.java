@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.TreeMap;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.mat.Role;
 import lynchet.core.mat.Standard;
 import lynchet.core.people.Fading;
 import lynchet.core.people.StudentState;
@@ -22,7 +21,7 @@ public record HowKnown(@Nullable Standard passed, Fading.@Nullable State fading)
 
     /** What is known of one technique; empty where it is neither passed nor drilled. */
     static Optional<HowKnown> of(String technique, StudentState state, LocalDate today) {
-        Optional<Standard> passed = state.marks().best(technique, Role.PERFORMER, null, null);
+        Optional<Standard> passed = state.marks().known(technique);
         Optional<Fading> practised = state.on(technique, null);
         if (passed.isEmpty() && practised.filter(Fading::isDrilled).isEmpty()) {
             return Optional.empty();

@@ -122,7 +122,9 @@ public record ThisWeek(Kind kind, String subject, @Nullable Side side, String wh
                         .thenComparing(Gone::technique));
         for (Gone one : gone) {
             long weeks = ChronoUnit.WEEKS.between(one.fading().last(), today);
-            String since = "last done " + Say.count((int) weeks, "week", "weeks") + " ago";
+            String since = one.fading().isPractised()
+                    ? "last done " + Say.count((int) weeks, "week", "weeks") + " ago"
+                    : "from before, not done here in " + Say.count((int) weeks, "week", "weeks");
             long places = planned.getOrDefault(one.technique(), 0L);
             String why = places == 0
                     ? since

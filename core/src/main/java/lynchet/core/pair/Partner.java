@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import lynchet.core.mat.Role;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Restriction;
 import lynchet.core.people.Student;
@@ -26,7 +25,8 @@ import org.jspecify.annotations.Nullable;
  * @param place their rank's place on it, 0 the first
  * @param days days since they joined; below 0 for a guest
  * @param fallsSeen whether a guest was seen to fall well; their falls are in no book
- * @param falls breakfalls they have passed
+ * @param falls breakfalls they have passed, or came with as a grown-up
+ * @param unseen those of them that nobody here has seen yet: enough to be lowered or thrown with care
  * @param limits what limits them today
  * @param knockedToday whether they knocked their head today
  * @param apart whom they are kept apart from
@@ -43,6 +43,7 @@ public record Partner(
         int days,
         boolean fallsSeen,
         Set<String> falls,
+        Set<String> unseen,
         Set<Restriction.Kind> limits,
         boolean knockedToday,
         Set<String> apart,
@@ -77,10 +78,13 @@ public record Partner(
                 })
                 .orElse(0);
         boolean isGuest = student.guest() != null;
+        Integer age = student.ageOn(day).orElse(null);
+        Set<String> unseen = falls.stream().filter(state.marks()::isOnlyBrought).collect(Collectors.toSet());
+        boolean isGrownUp = age != null && age >= ADULT;
         int since = (int) ChronoUnit.DAYS.between(student.joined(), day);
         return new Partner(
                 student.id(),
-                student.ageOn(day).orElse(null),
+                age,
                 student.weightKg(),
                 student.heightCm(),
                 student.lead() == null ? Lead.RIGHT : student.lead(),
@@ -89,10 +93,9 @@ public record Partner(
                 isGuest ? -1 : student.priorClasses() >= PRIOR ? Math.max(since, NEW_DAYS) : since,
                 isGuest && student.guest().fallsKnown(),
                 falls.stream()
-                        .filter(fall -> state.marks()
-                                .best(fall, Role.PERFORMER, null, null)
-                                .isPresent())
+                        .filter(fall -> state.marks().isSeenHere(fall) || isGrownUp && unseen.contains(fall))
                         .collect(Collectors.toSet()),
+                isGrownUp ? unseen : Set.of(),
                 student.limitsOn(day),
                 student.restrictions().stream()
                         .anyMatch(limit -> limit.kind() == Restriction.Kind.HEAD_KNOCK
@@ -112,7 +115,7 @@ public record Partner(
 
     /** Whether they may be thrown as the work asks. */
     public boolean mayBeThrown(Work work) {
-        return !takesNoThrows() && (fallsSeen || falls.containsAll(work.falls()));
+        return !takesNoThrows() && lacks(work).isEmpty();
     }
 
     /** Whether a limit keeps them from being thrown; a fall that is passed changes nothing of it. */
@@ -120,12 +123,13 @@ public record Partner(
         return limits.stream().anyMatch(Restriction.Kind::stopsFalls);
     }
 
-    /** The breakfalls that the work asks for and they have not passed, in order of id. */
+    /** The breakfalls that the work asks for and they have not passed, or that have to be seen here first, in order of id. */
     public List<String> lacks(Work work) {
         return fallsSeen
                 ? List.of()
                 : work.falls().stream()
-                        .filter(fall -> !falls.contains(fall))
+                        .filter(fall ->
+                                !falls.contains(fall) || work.hardFalls().contains(fall) && unseen.contains(fall))
                         .sorted()
                         .toList();
     }

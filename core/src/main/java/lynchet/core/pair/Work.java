@@ -3,7 +3,6 @@ package lynchet.core.pair;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -21,6 +20,7 @@ import lynchet.core.people.Restriction;
  * @param live whether both try
  * @param closes limits with which this is not done to somebody, as the hazards of its techniques say
  * @param falls breakfalls that the receiver needs
+ * @param hardFalls those of them that are needed on the move or live, where a coach here must have seen them
  * @param leads how their stances are to meet
  * @param drills whether some of it is drilled, so that whoever goes not live has a part in it
  * @param grounds whether in some of it nobody is thrown, so that those who may not be thrown have a part in it
@@ -30,19 +30,22 @@ public record Work(
         boolean live,
         Set<Restriction.Kind> closes,
         Set<String> falls,
+        Set<String> hardFalls,
         Leads leads,
         boolean drills,
         boolean grounds) {
 
     /** One block: drilled, or live. */
     public Work(boolean throwing, boolean live, Set<Restriction.Kind> closes, Set<String> falls, Leads leads) {
-        this(throwing, live, closes, falls, leads, !live, !throwing);
+        this(throwing, live, closes, falls, live ? falls : Set.of(), leads, !live, !throwing);
     }
 
     /** Nothing that asks for care: movement and groundwork on each other's terms. */
     public static final Work EASY = new Work(false, false, Set.of(), Set.of(), Leads.ANY);
 
     private static final int FULL = 3;
+    /** From this resistance on one does not only go along. */
+    private static final int MOVING = 2;
 
     /** Whether a block is done in pairs. */
     public static boolean pairs(Block block) {
@@ -66,24 +69,32 @@ public record Work(
         if (technique == null) {
             return new Work(false, isLive, Set.of(), Set.of(), block.leads());
         }
-        return drilling(technique, isLive, block.leads());
+        boolean isHard = isLive || (block.dose() != null && block.dose().resistance() >= MOVING);
+        return drilling(technique, isLive, isHard, block.leads());
     }
 
     /** What drilling some techniques asks, one after the other. */
     public static Work drilling(Collection<Technique> techniques) {
         return techniques.stream()
-                .map(technique -> drilling(technique, false, Leads.ANY))
+                .map(technique -> drilling(technique, false, false, Leads.ANY))
                 .reduce(Work::and)
                 .orElse(EASY);
     }
 
-    private static Work drilling(Technique technique, boolean isLive, Leads leads) {
+    private static Work drilling(Technique technique, boolean isLive, boolean isHard, Leads leads) {
         return new Work(
-                technique.family().bringsDown() || !technique.receiverFalls().isEmpty(),
+                !isOnGround(technique),
                 isLive,
                 closedBy(technique),
                 Set.copyOf(technique.receiverFalls()),
-                leads);
+                isHard ? Set.copyOf(technique.receiverFalls()) : Set.of(),
+                leads,
+                !isLive,
+                isOnGround(technique));
+    }
+
+    private static boolean isOnGround(Technique technique) {
+        return !technique.family().bringsDown() && technique.receiverFalls().isEmpty();
     }
 
     private static Set<Restriction.Kind> closedBy(Technique technique) {
@@ -102,17 +113,20 @@ public record Work(
     }
 
     private Work and(Work other) {
-        Set<String> both = new TreeSet<>(falls);
-        both.addAll(other.falls);
-        Set<Restriction.Kind> closing = new HashSet<>(closes);
-        closing.addAll(other.closes);
         return new Work(
                 throwing || other.throwing,
                 live || other.live,
-                closing,
-                both,
+                both(closes, other.closes),
+                both(falls, other.falls),
+                both(hardFalls, other.hardFalls),
                 leads == Leads.ANY ? other.leads : leads,
                 drills || other.drills,
                 grounds || other.grounds);
+    }
+
+    private static <T extends Comparable<T>> Set<T> both(Set<T> one, Set<T> other) {
+        Set<T> both = new TreeSet<>(one);
+        both.addAll(other);
+        return both;
     }
 }

@@ -10,8 +10,8 @@ import org.jspecify.annotations.Nullable;
  * <p>The first effective session gives a half-life of 7 days; each later one stretches it. Worked, without faults:
  * day 0: 7; day 7: recall 0.5, half-life 12.6; day 21: recall 0.4629, half-life 23.43; asked on day 40: 0.570, fading.
  *
- * @param sessions effective sessions on different days
- * @param last the day of the latest
+ * @param sessions effective sessions on different days; 0: it was only brought from elsewhere
+ * @param last the day of the latest, or that on which it was written down that it was brought
  * @param halfLife days in which recall halves, 7 to 365
  */
 public record Fading(int sessions, LocalDate last, double halfLife) {
@@ -49,6 +49,18 @@ public record Fading(int sessions, LocalDate last, double halfLife) {
         return new Fading(was == null ? 1 : was.sessions + 1, day.day(), h);
     }
 
+    /**
+     * What is known on a day from which something brought from elsewhere counts: as if it had just been done, and kept at
+     * least as long as what is brought. It is no session.
+     *
+     * @param was null: nothing of it was trained here before
+     */
+    static Fading brought(@Nullable Fading was, LocalDate day) {
+        return was == null
+                ? new Fading(0, day, Brought.HALF_LIFE)
+                : new Fading(was.sessions, day, Math.max(was.halfLife, Brought.HALF_LIFE));
+    }
+
     /** What is known after a session without faults on a day. */
     public static Fading again(@Nullable Fading was, LocalDate day) {
         return after(was, false, PracticeDay.drilled(day, PracticeDay.WHOLE_REPS, 0));
@@ -74,6 +86,11 @@ public record Fading(int sessions, LocalDate last, double halfLife) {
     /** The first day on which it is rusty, unless it is practised again before. */
     public LocalDate rustyFrom() {
         return last.plusDays((long) Math.floor(halfLife) + 1);
+    }
+
+    /** Whether it was trained here at all, rather than brought from elsewhere. */
+    public boolean isPractised() {
+        return sessions > 0;
     }
 
     public boolean isDrilled() {

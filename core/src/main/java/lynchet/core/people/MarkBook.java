@@ -39,11 +39,19 @@ public final class MarkBook {
     public record Standing(String mark, boolean passed, Instant at) {}
 
     private final Map<String, Map<Key, Standing>> bySubject = new HashMap<>();
+    private final Map<String, Map<Key, Standing>> broughtBySubject = new HashMap<>();
 
     /** The book of what stands already. */
     public MarkBook(Map<Key, Standing> standing) {
         standing.forEach((key, mark) ->
                 bySubject.computeIfAbsent(key.subject(), s -> new HashMap<>()).put(key, mark));
+    }
+
+    /** The same book, also knowing what was brought from elsewhere. */
+    MarkBook with(List<Brought> brought) {
+        MarkBook book = new MarkBook(standing());
+        brought.forEach(book::add);
+        return book;
     }
 
     /** @param marks one student's marks in any order */
@@ -81,7 +89,20 @@ public final class MarkBook {
         keys(mark).forEach(key -> of.merge(key, its, MarkBook::later));
     }
 
-    /** A copy of what stands, by key. */
+    /** What was brought stands like a pass of that moment, beside the marks and not among them. */
+    private void add(Brought brought) {
+        Standing its = new Standing(brought.id(), true, brought.since());
+        for (Brought.Had had : brought.had()) {
+            Map<Key, Standing> of = broughtBySubject.computeIfAbsent(had.subject(), s -> new HashMap<>());
+            String version = had.version() == null ? "" : had.version();
+            had.side()
+                    .each()
+                    .forEach(side -> of.merge(
+                            new Key(had.subject(), had.role(), side, version, had.standard()), its, MarkBook::later));
+        }
+    }
+
+    /** A copy of the marks that stand, by key; what was brought is no mark. */
     public Map<Key, Standing> standing() {
         Map<Key, Standing> all = new HashMap<>();
         bySubject.values().forEach(all::putAll);
@@ -90,12 +111,64 @@ public final class MarkBook {
 
     /** Ids of the subjects that anything stands for. */
     public Set<String> subjects() {
-        return bySubject.keySet();
+        Set<String> subjects = new TreeSet<>(bySubject.keySet());
+        subjects.addAll(broughtBySubject.keySet());
+        return subjects;
+    }
+
+    private Map<Key, Standing> of(String subject) {
+        Map<Key, Standing> marked = bySubject.getOrDefault(subject, Map.of());
+        Map<Key, Standing> brought = broughtBySubject.get(subject);
+        if (brought == null) {
+            return marked;
+        }
+        Map<Key, Standing> both = new HashMap<>(marked);
+        brought.forEach((key, its) -> {
+            if (!isOverruled(key, its, marked)) {
+                both.merge(key, its, MarkBook::later);
+            }
+        });
+        return both;
+    }
+
+    /** A coach who saw that it is not there yet is right, in whichever version they saw it. */
+    private static boolean isOverruled(Key key, Standing brought, Map<Key, Standing> marked) {
+        return marked.entrySet().stream()
+                .anyMatch(mark -> !mark.getValue().passed()
+                        && mark.getKey().role() == key.role()
+                        && mark.getKey().side() == key.side()
+                        && mark.getKey().standard().compareTo(key.standard()) <= 0
+                        && IN_TIME.compare(mark.getValue(), brought) > 0);
+    }
+
+    /** The same book without what was brought. */
+    MarkBook here() {
+        return broughtBySubject.isEmpty() ? this : new MarkBook(standing());
+    }
+
+    /** Whether a coach here has passed somebody on it as performer, at any standard; what was only brought was not seen. */
+    public boolean isSeenHere(String subject) {
+        return best(bySubject.getOrDefault(subject, Map.of()), subject, Role.PERFORMER, null, null)
+                .isPresent();
+    }
+
+    /** Whether it counts as passed only because it was brought. */
+    public boolean isOnlyBrought(String subject) {
+        return !isSeenHere(subject) && best(subject, Role.PERFORMER, null, null).isPresent();
+    }
+
+    /** The standard at which a performer has it to use, drilled or better. */
+    public Optional<Standard> known(String subject) {
+        return best(subject, Role.PERFORMER, null, null).filter(best -> best.compareTo(Standard.DRILLED) >= 0);
     }
 
     /** The highest standard passed; a pass at a higher standard holds for the lower ones. {@code version} null: any. */
     public Optional<Standard> best(String subject, Role role, Side side, String version) {
-        Map<Key, Standing> its = bySubject.getOrDefault(subject, Map.of());
+        return best(of(subject), subject, role, side, version);
+    }
+
+    private static Optional<Standard> best(
+            Map<Key, Standing> its, String subject, Role role, Side side, String version) {
         return its.entrySet().stream()
                 .filter(entry -> entry.getKey().isOf(subject, role, side, version))
                 .filter(entry -> entry.getValue().passed() && !isSuspended(entry.getKey(), entry.getValue(), its))
@@ -105,7 +178,7 @@ public final class MarkBook {
 
     /** When a standard or more was first passed, as far as the marks that stand tell; {@code side} null: on any. */
     public Optional<Instant> since(String subject, Role role, Side side, String version, Standard standard) {
-        Map<Key, Standing> its = bySubject.getOrDefault(subject, Map.of());
+        Map<Key, Standing> its = of(subject);
         return its.entrySet().stream()
                 .filter(entry -> entry.getKey().isOf(subject, role, side, version)
                         && entry.getKey().standard().compareTo(standard) >= 0)

@@ -1,15 +1,18 @@
 package lynchet.core.people;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import lynchet.core.mat.Side;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How something came to be remembered as it is, day by day on one side: what stands behind "fresh", "fading" and "rusty".
  *
+ * @param brought the day from which it counts as brought from elsewhere; null: it was not
  * @param days every day on which anything was done, the oldest first
  */
-public record Memory(Side side, List<Day> days) {
+public record Memory(Side side, @Nullable LocalDate brought, List<Day> days) {
 
     /**
      * One day of practice.
@@ -21,17 +24,22 @@ public record Memory(Side side, List<Day> days) {
     public record Day(PracticeDay done, boolean counts, double recall, double halfLife) {}
 
     /** @param days one for each day, in their order */
-    static Memory of(Side side, List<PracticeDay> days) {
+    static Memory of(Side side, @Nullable LocalDate brought, List<PracticeDay> days) {
         List<Day> told = new ArrayList<>();
         Fading was = null;
         boolean live = false;
+        boolean isKnown = brought == null;
         for (PracticeDay day : days) {
+            if (!isKnown && !day.day().isBefore(brought)) {
+                was = Fading.brought(was, brought);
+                isKnown = true;
+            }
             double recall = was == null ? 0 : was.recallOn(day.day());
             Fading is = Fading.after(was, live, day);
             told.add(new Day(day, day.isEffective(), recall, is == null ? 0 : is.halfLife()));
             was = is;
             live |= day.livePass();
         }
-        return new Memory(side, told);
+        return new Memory(side, brought, told);
     }
 }

@@ -38,6 +38,7 @@ public final class Progress {
      * @param fading how fresh it is; null when no practice is logged
      * @param subject what it is about, as marks and practice name it
      * @param onSides each side that is asked for; empty where any will do
+     * @param fromBefore whether they came with it, and nobody here has passed it
      * @param missing what is missing, in words; empty when met
      */
     public record ItemProgress(
@@ -49,6 +50,7 @@ public final class Progress {
             int sessions,
             Fading.@Nullable State fading,
             @Nullable LocalDate lastPractised,
+            boolean fromBefore,
             String missing) {}
 
     /** What is there on one side; {@code have} null: nothing yet. */
@@ -92,7 +94,8 @@ public final class Progress {
                         .toList(),
                 sessions,
                 best.map(f -> f.stateOn(today)).orElse(null),
-                best.map(Fading::last).orElse(null),
+                best.filter(Fading::isPractised).map(Fading::last).orElse(null),
+                have != null && have != have(item, subject, sides, state.marks().here()),
                 met ? "" : missing(item, subject, sides, sessions));
     }
 
@@ -117,7 +120,11 @@ public final class Progress {
     }
 
     private Standard have(Item item, String subject, List<Side> sides) {
-        return sides.isEmpty() ? best(item, subject, null) : worst(item, subject, sides);
+        return have(item, subject, sides, state.marks());
+    }
+
+    private Standard have(Item item, String subject, List<Side> sides, MarkBook marks) {
+        return sides.isEmpty() ? best(item, subject, null, marks) : worst(item, subject, sides, marks);
     }
 
     private static boolean isEnough(Item item, Standard have) {
@@ -184,7 +191,7 @@ public final class Progress {
     }
 
     /** Marks and practice name a counter by its technique. */
-    private static String subject(Item item, GrapplingMap map) {
+    static String subject(Item item, GrapplingMap map) {
         return item.kind() == Item.Kind.COUNTER
                 ? map.link(item.ref()).map(link -> link.technique()).orElse(item.ref())
                 : item.subject();
@@ -196,10 +203,10 @@ public final class Progress {
         return sided ? item.sides().required() : Sides.EITHER.required();
     }
 
-    private Standard worst(Item item, String subject, List<Side> sides) {
+    private Standard worst(Item item, String subject, List<Side> sides, MarkBook marks) {
         Standard worst = Standard.LIVE;
         for (Side side : sides) {
-            Standard one = best(item, subject, side);
+            Standard one = best(item, subject, side, marks);
             if (one == null) {
                 return null;
             }
@@ -209,14 +216,18 @@ public final class Progress {
     }
 
     private Standard best(Item item, String subject, Side side) {
-        Optional<Standard> passed = state.marks().best(subject, item.role(), side, item.version());
-        if (passed.isPresent()) {
+        return best(item, subject, side, state.marks());
+    }
+
+    private Standard best(Item item, String subject, Side side, MarkBook marks) {
+        Optional<Standard> passed = marks.best(subject, item.role(), side, item.version());
+        if (passed.filter(Standard::isMarked).isPresent()) {
             return passed.get();
         }
         if (state.on(subject, side).filter(Fading::isDrilled).isPresent()) {
             return Standard.DRILLED;
         }
-        return state.introduced(subject) ? Standard.INTRODUCED : null;
+        return passed.orElse(state.introduced(subject) ? Standard.INTRODUCED : null);
     }
 
     private String missing(Item item, String subject, List<Side> sides, int sessions) {

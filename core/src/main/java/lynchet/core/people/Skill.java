@@ -1,5 +1,6 @@
 package lynchet.core.people;
 
+import java.time.LocalDate;
 import java.util.Optional;
 
 /**
@@ -35,6 +36,25 @@ public record Skill(Fading settled, boolean liveCounted, PracticeDay latest) {
             return new Skill(settled, liveCounted, latest.and(more));
         }
         return new Skill(fading().orElse(null), liveCounted || latest.livePass(), more);
+    }
+
+    /** What is known of something that was brought from elsewhere and never trained here. */
+    public static Skill brought(LocalDate on) {
+        return new Skill(Fading.brought(null, on), false, PracticeDay.drilled(on, 0, 0));
+    }
+
+    /** The skill once it is known that it was brought: before anything that was done on that day. */
+    Skill andBrought(LocalDate on) {
+        if (latest.day().isBefore(on)) {
+            return new Skill(
+                    Fading.brought(fading().orElse(null), on),
+                    liveCounted || latest.livePass(),
+                    PracticeDay.drilled(on, 0, 0));
+        }
+        if (latest.day().equals(on)) {
+            return new Skill(Fading.brought(settled, on), liveCounted, latest);
+        }
+        throw new IllegalArgumentException(on + " is before " + latest.day());
     }
 
     /** Sessions and half-life with the latest day counted; empty when no day was a session. */

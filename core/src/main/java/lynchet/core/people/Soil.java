@@ -7,7 +7,6 @@ import java.util.Optional;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Position;
-import lynchet.core.mat.Role;
 
 /** How a student has worked a plot of the hill: what they know to do from that position. */
 public enum Soil {
@@ -36,7 +35,7 @@ public enum Soil {
     /** The soil of one technique. */
     public static Soil of(String technique, StudentState state, LocalDate today) {
         Optional<Fading> fading = state.on(technique, null);
-        if (state.marks().best(technique, Role.PERFORMER, null, null).isPresent()) {
+        if (state.marks().known(technique).isPresent()) {
             return fading.filter(f -> f.stateOn(today) == Fading.State.RUSTY).isPresent() ? WEED : GREEN;
         }
         return fading.isPresent() ? PLOUGHED : BARE;

@@ -40,6 +40,9 @@ public sealed interface StudentEvent {
         }
     }
 
+    /** It was written down what they brought from elsewhere. */
+    record Came(Brought brought) implements StudentEvent {}
+
     /** They were given a belt or a stripe. */
     record Promoted(Promotion promotion) implements StudentEvent {}
 }

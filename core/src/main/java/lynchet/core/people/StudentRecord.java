@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
@@ -29,6 +30,7 @@ import lynchet.core.rule.Say;
  * @param markedIn days of the classes that marks name, by class id
  * @param rounds rounds they were in, with {@code roundDays} by round id
  * @param credits practice from elsewhere that counts
+ * @param brought what they knew already when they came
  */
 public record StudentRecord(
         String student,
@@ -39,7 +41,8 @@ public record StudentRecord(
         Map<String, LocalDate> markedIn,
         List<Round> rounds,
         Map<String, LocalDate> roundDays,
-        List<Credit> credits) {
+        List<Credit> credits,
+        List<Brought> brought) {
 
     public StudentRecord {
         Say.there("the student of a record", student);
@@ -51,6 +54,7 @@ public record StudentRecord(
         marks = Say.list(marks);
         rounds = Say.list(rounds);
         credits = Say.list(credits);
+        brought = Say.list(brought);
     }
 
     /**
@@ -75,7 +79,8 @@ public record StudentRecord(
                         .filter(round -> !roundDays.get(round.id()).isAfter(day))
                         .toList(),
                 roundDays,
-                credits.stream().filter(one -> !one.on().isAfter(day)).toList());
+                credits.stream().filter(one -> !one.on().isAfter(day)).toList(),
+                brought.stream().filter(one -> !one.on().isAfter(day)).toList());
     }
 
     private LocalDate dayOf(Mark mark, ZoneId zone) {
@@ -87,7 +92,7 @@ public record StudentRecord(
     public StudentState state(List<Ladder> ladders, GrapplingMap map) {
         Map<String, LadderCount> held = new HashMap<>();
         HeldRank.of(promotions).forEach((ladder, rank) -> held.put(ladder, new LadderCount(rank, 0, null)));
-        return new StudentState(null, held, Map.of(), new MarkBook(Map.of())).after(events(ladders, map));
+        return new StudentState(null, held, Map.of(), new MarkBook(Map.of()), List.of()).after(events(ladders, map));
     }
 
     /** What stands behind the fading of one thing, on the right and on the left as far as anything was done there. */
@@ -102,10 +107,26 @@ public record StudentRecord(
                 add(judged.mark().side(), judged.done(), days);
             }
         }
-        return days.entrySet().stream()
-                .map(side ->
-                        Memory.of(side.getKey(), List.copyOf(side.getValue().values())))
+        Map<Side, LocalDate> from = broughtOn(subject);
+        return Stream.concat(days.keySet().stream(), from.keySet().stream())
+                .distinct()
+                .sorted()
+                .map(side -> Memory.of(
+                        side,
+                        from.get(side),
+                        List.copyOf(days.getOrDefault(side, Map.of()).values())))
                 .toList();
+    }
+
+    private Map<Side, LocalDate> broughtOn(String subject) {
+        Map<Side, LocalDate> from = new EnumMap<>(Side.class);
+        for (Brought one : brought) {
+            one.had().stream()
+                    .filter(had -> had.subject().equals(subject) && had.role() == Role.PERFORMER)
+                    .flatMap(had -> had.side().each().stream())
+                    .forEach(side -> from.merge(side, one.on(), (a, b) -> a.isBefore(b) ? b : a));
+        }
+        return from;
     }
 
     private static void add(Side side, PracticeDay done, Map<Side, Map<LocalDate, PracticeDay>> days) {
@@ -117,6 +138,8 @@ public record StudentRecord(
 
     private List<StudentEvent> events(List<Ladder> ladders, GrapplingMap map) {
         List<Dated> events = new ArrayList<>();
+        brought.forEach(
+                one -> events.add(new Dated(one.on(), new StudentEvent.Came(one)))); // before what was done that day
         Map<String, LocalDate> dayOf = new HashMap<>();
         for (TrainingClass c : attended) {
             if (!c.cancelled()) {

@@ -25,6 +25,7 @@ import lynchet.core.mat.Tally;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Ask;
+import lynchet.core.people.Brought;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
 import lynchet.core.promote.Belt;
@@ -89,6 +90,8 @@ public final class TinyClub {
             "coach"));
     final List<Credit> credits =
             one(new Credit("cr1", "ana", "hip-bump", null, 200, DAY, "from before", null, "coach"));
+    final List<Brought> brought =
+            one(new Brought("br1", "ana", "adult", "white", Brought.Answer.NOTHING, List.of(), DAY, null, "coach"));
     final List<Nomination> nominations =
             one(new Nomination("n1", "ana", "adult", "white", DAY.withDayOfMonth(1), null, null, null, "coach"));
     final List<Merit> merits = one(new Merit("me1", "ana", Merit.Kind.SEMINAR, DAY, 3, "summer", null, "coach"));
@@ -142,6 +145,7 @@ public final class TinyClub {
                 .with(Parts.ASKS, asks)
                 .with(Parts.INCIDENTS, incidents)
                 .with(Parts.CREDITS, credits)
+                .with(Parts.BROUGHT, brought)
                 .with(Parts.NOMINATIONS, nominations)
                 .with(Parts.MERITS, merits)
                 .with(Parts.BELTS, belts)

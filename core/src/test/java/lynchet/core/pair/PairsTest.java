@@ -45,6 +45,7 @@ class PairsTest {
                 false,
                 Set.of("side-fall"),
                 Set.of(),
+                Set.of(),
                 false,
                 Set.of(),
                 Set.of());
@@ -67,6 +68,7 @@ class PairsTest {
                 p.days(),
                 false,
                 falls,
+                Set.of(),
                 limits,
                 false,
                 apart,
@@ -85,6 +87,7 @@ class PairsTest {
                 p.days(),
                 false,
                 p.falls(),
+                Set.of(),
                 p.limits(),
                 false,
                 p.apart(),
@@ -272,7 +275,7 @@ class PairsTest {
     void whoGoesNotLiveDrillsOnAnEveningOfBoth() {
         Partner a = adult("a", 60, 170, Lead.RIGHT, 1, 400);
         Partner b = limited(adult("b", 60, 170, Lead.LEFT, 1, 400), Kind.NO_LIVE);
-        Work both = new Work(false, true, Set.of(), Set.of(), Leads.ANY, true, true);
+        Work both = new Work(false, true, Set.of(), Set.of(), Set.of(), Leads.ANY, true, true);
         assertThat(room(both, Before.NEVER, a, b).why("a", "b")).containsExactly(Why.ONE_LIVE);
         assertThat(room(both, Before.NEVER, a, b).sitOut()).isEmpty();
         assertThat(room(both, Before.NEVER, a, limited(a, Kind.HEAD_KNOCK)).sitOut())
@@ -284,7 +287,7 @@ class PairsTest {
     void whoMayNotBeThrownIsPairedForTheRestOfTheEvening() {
         Partner a = with(adult("a", 60, 170, Lead.RIGHT, 1, 400), 30, 60.0, Set.of(), Set.of(), Set.of());
         Partner b = with(adult("b", 60, 170, Lead.RIGHT, 1, 400), 30, 60.0, Set.of(), Set.of(), Set.of());
-        Work evening = new Work(true, true, Set.of(), Set.of("side-fall"), Leads.ANY, true, true);
+        Work evening = new Work(true, true, Set.of(), Set.of("side-fall"), Set.of(), Leads.ANY, true, true);
         assertThat(room(evening, Before.NEVER, a, b).why("a", "b")).containsExactly(Why.NEITHER_FALLS);
         assertThat(room(evening, Before.NEVER, a, b).fit("a", "b")).isTrue();
         assertThat(room(evening, Before.NEVER, a, limited(b, Kind.NO_THROWS)).sitOut())
@@ -340,7 +343,7 @@ class PairsTest {
                         .live())
                 .isTrue();
         assertThat(Work.of(List.of(drill, rounds), map))
-                .isEqualTo(new Work(false, true, Set.of(), Set.of(), Leads.ANY, true, true));
+                .isEqualTo(new Work(false, true, Set.of(), Set.of(), Set.of(), Leads.ANY, true, true));
     }
 
     @Test
@@ -409,6 +412,7 @@ class PairsTest {
                 random.nextInt(300) - 20,
                 random.nextInt(30) == 0,
                 random.nextInt(4) == 0 ? Set.of() : Set.of("side-fall"),
+                Set.of(),
                 limits,
                 limits.contains(Kind.HEAD_KNOCK) && random.nextBoolean(),
                 random.nextInt(5) == 0 ? Set.of(String.format("p%02d", random.nextInt(8))) : Set.of(),

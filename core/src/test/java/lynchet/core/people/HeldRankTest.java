@@ -97,7 +97,7 @@ class HeldRankTest {
                 .toList();
         Ladder ladder = new Ladder("adult", "Adult", 0, 0, null, false, ranks, policy, null, null, null);
         StudentRecord record = new StudentRecord(
-                "ana", promotions, classes, null, null, java.util.Map.of(), null, java.util.Map.of(), null);
+                "ana", promotions, classes, null, null, java.util.Map.of(), null, java.util.Map.of(), null, List.of());
         isAsPlainLoopsSay(
                 record.state(List.of(ladder), new TinyMap().map()), promotions, classes, ladder, DAY.plusDays(60));
 

@@ -100,7 +100,11 @@ class PassedOverTest {
                 null);
         HeldRank held = new HeldRank("adult", "white", 0, SINCE, false);
         StudentState state = new StudentState(
-                null, new HashMap<>(Map.of("adult", new LadderCount(held, 0, null))), Map.of(), MarkBook.of(marks));
+                null,
+                new HashMap<>(Map.of("adult", new LadderCount(held, 0, null))),
+                Map.of(),
+                MarkBook.of(marks),
+                List.of());
         Readiness.Question asked = new Readiness.Question(
                 ana,
                 state,

@@ -89,7 +89,7 @@ class ReadinessInFullTest {
                 null,
                 null);
         LadderCount count = new LadderCount(new HeldRank("adult", rank, held, since, false), classes, TODAY);
-        StudentState state = new StudentState(null, Map.of("adult", count), skills, MarkBook.of(marks));
+        StudentState state = new StudentState(null, Map.of("adult", count), skills, MarkBook.of(marks), List.of());
         return Readiness.of(new Readiness.Question(
                         ana,
                         state,
@@ -239,7 +239,7 @@ class ReadinessInFullTest {
     }
 
     private int open(Rank asked) {
-        return new Progress(new StudentState(null, Map.of(), skills, MarkBook.of(marks)), map).open(asked);
+        return new Progress(new StudentState(null, Map.of(), skills, MarkBook.of(marks), List.of()), map).open(asked);
     }
 
     /** Of what may be chosen only that counts which was passed: the throw's falls are nobody's business before. */
@@ -321,7 +321,7 @@ class ReadinessInFullTest {
     }
 
     private Progress.ItemProgress progress(Item item) {
-        StudentState state = new StudentState(null, Map.of(), skills, MarkBook.of(marks));
+        StudentState state = new StudentState(null, Map.of(), skills, MarkBook.of(marks), List.of());
         return new Progress(state, map).of(item, TODAY);
     }
 

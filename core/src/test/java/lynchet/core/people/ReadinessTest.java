@@ -142,8 +142,8 @@ class ReadinessTest {
                 null,
                 null,
                 null);
-        StudentRecord record =
-                new StudentRecord("ana", promotions, attended, practice, marks, Map.of(), null, Map.of(), null);
+        StudentRecord record = new StudentRecord(
+                "ana", promotions, attended, practice, marks, Map.of(), null, Map.of(), null, List.of());
         StudentState state = record.state(List.of(ladder), map);
         LocalDate from = ClubPace.from(TODAY);
         int recent = (int) attended.stream()

@@ -1,5 +1,6 @@
 package lynchet.core.people;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.HashSet;
@@ -21,6 +22,13 @@ final class SlowReplay {
 
     SlowReplay(StudentRecord all) {
         this.all = all;
+    }
+
+    private boolean isBrought(String subject, Side side, LocalDate day) {
+        return all.brought().stream()
+                .filter(one -> one.on().equals(day))
+                .flatMap(one -> one.had().stream())
+                .anyMatch(had -> had.subject().equals(subject) && (had.side() == Side.BOTH || had.side() == side));
     }
 
     private boolean isBack(Mark mark) {
@@ -62,11 +70,16 @@ final class SlowReplay {
         all.attended().forEach(c -> days.add(c.date()));
         days.addAll(all.markedIn().values());
         all.credits().forEach(credit -> days.add(credit.on()));
+        all.brought().forEach(one -> days.add(one.on()));
         int sessions = 0;
         LocalDate last = null;
         double h = 0;
         boolean stretched = false;
         for (LocalDate day : days) {
+            if (isBrought(subject, side, day)) {
+                h = Math.max(h, 180);
+                last = day;
+            }
             int whole = 0;
             int part = 0;
             for (Credit credit : all.credits()) {
@@ -88,7 +101,7 @@ final class SlowReplay {
             }
             long faulty = marks.stream().filter(m -> !m.faults().isEmpty()).count();
             double q = 1 - 0.25 * (marks.isEmpty() ? 0 : (double) faulty / marks.size());
-            if (sessions == 0) {
+            if (last == null) {
                 h = 7;
             } else {
                 double recall = Math.pow(2, -ChronoUnit.DAYS.between(last, day) / h);
@@ -101,25 +114,65 @@ final class SlowReplay {
             sessions++;
             last = day;
         }
-        return sessions == 0 ? null : new Fading(sessions, last, h);
+        return last == null ? null : new Fading(sessions, last, h);
     }
 
-    /** The highest standard passed on a side in a version, as a reader of the list of marks would say. */
+    /** The highest standard passed on a side in a version, as a reader of the lists of marks and of what was brought would say. */
     Standard best(String subject, Side side, String version) {
         Standard best = null;
         for (Standard standard : Standard.values()) {
-            Mark latest = latest(subject, side, version, standard);
-            if (latest == null || !latest.passed()) {
-                continue;
-            }
-            boolean suspended = false;
+            Moment since = latestPass(subject, side, version, standard);
+            boolean suspended = since == null;
             for (Standard lower : Standard.values()) {
                 Mark below = lower.compareTo(standard) < 0 ? latest(subject, side, version, lower) : null;
-                suspended |= below != null && !below.passed() && isLater(below, latest);
+                suspended |= below != null
+                        && !below.passed()
+                        && latestPass(subject, side, version, lower) == null
+                        && since != null
+                        && since.isBefore(below);
             }
             best = suspended ? best : standard;
         }
         return best;
+    }
+
+    /** When something came to stand, and as what. */
+    private record Moment(Instant at, String id) {
+        boolean isBefore(Mark mark) {
+            int byTime = mark.at().compareTo(at);
+            return byTime > 0 || byTime == 0 && mark.id().compareTo(id) > 0;
+        }
+    }
+
+    /** When a standard came to stand by a mark or by what was brought; null: it does not. */
+    private Moment latestPass(String subject, Side side, String version, Standard standard) {
+        Mark latest = latest(subject, side, version, standard);
+        Moment since = latest != null && latest.passed() ? new Moment(latest.at(), latest.id()) : null;
+        for (Brought one : all.brought()) {
+            for (Brought.Had had : one.had()) {
+                boolean fits = had.subject().equals(subject)
+                        && (had.side() == Side.BOTH || had.side() == side)
+                        && version.equals(had.version() == null ? "" : had.version())
+                        && had.standard() == standard;
+                Moment its = new Moment(one.since(), one.id());
+                if (fits && !isOverruled(subject, side, standard, its)) {
+                    since = latest == null || !its.isBefore(latest) ? its : since;
+                }
+            }
+        }
+        return since;
+    }
+
+    private boolean isOverruled(String subject, Side side, Standard standard, Moment since) {
+        for (String version : List.of("", "kneeling")) {
+            for (Standard lower : Standard.values()) {
+                Mark mark = lower.compareTo(standard) <= 0 ? latest(subject, side, version, lower) : null;
+                if (mark != null && !mark.passed() && since.isBefore(mark)) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     private Mark latest(String subject, Side side, String version, Standard standard) {

@@ -180,7 +180,11 @@ class StudentStateTest {
     void aClassOfAnEarlierDayIsTakenOnlyWhereItCannotMatter() {
         LadderCount count = new LadderCount(new HeldRank("adult", "white", 0, DAY, false), 4, DAY.plusDays(9));
         StudentState state = new StudentState(
-                DAY.plusDays(9), java.util.Map.of("adult", count), java.util.Map.of(), MarkBook.of(List.of()));
+                DAY.plusDays(9),
+                java.util.Map.of("adult", count),
+                java.util.Map.of(),
+                MarkBook.of(List.of()),
+                List.of());
         assertThat(state.takes(attended(DAY.plusDays(9), true))).isTrue();
         assertThat(state.takes(attended(DAY.plusDays(8), true))).isFalse();
         assertThat(state.takes(attended(DAY.plusDays(8), false))).isTrue();
@@ -315,10 +319,14 @@ class StudentStateTest {
                         null));
             }
         }
+        if (random.nextInt(4) > 0) {
+            training.brought.add(brought(random, subjects));
+        }
         training.classes.replaceAll(
                 c -> random.nextInt(10) == 0 ? TinyClub.trained(c.id(), c.date(), c.track(), null, true) : c);
         StudentRecord record = training.record();
         StudentState state = record.state(List.of(), new TinyMap().map());
+        addedLast(state, record, subjects);
         SlowReplay slow = new SlowReplay(record);
         for (String subject : subjects) {
             for (Side side : List.of(Side.RIGHT, Side.LEFT)) {
@@ -332,6 +340,57 @@ class StudentStateTest {
             }
         }
         asItWas(record, DAY.plusDays(random.nextInt(120)), subjects, versions);
+    }
+
+    private static Brought brought(Random random, List<String> subjects) {
+        List<Brought.Had> had = subjects.stream()
+                .filter(subject -> random.nextBoolean())
+                .map(subject -> new Brought.Had(
+                        subject,
+                        Role.PERFORMER,
+                        Side.values()[random.nextInt(3)],
+                        random.nextBoolean() ? null : "kneeling",
+                        Standard.values()[random.nextInt(5)],
+                        false))
+                .toList();
+        return new Brought(
+                "br",
+                "ana",
+                "adult",
+                "green",
+                Brought.Answer.ALL,
+                had,
+                DAY.plusDays(random.nextInt(160) - 20),
+                Instant.ofEpochSecond(random.nextInt(40)),
+                "head");
+    }
+
+    /** Written down last and taken, it says what everything folded again says. */
+    private static void addedLast(StudentState whole, StudentRecord all, List<String> subjects) {
+        Training without = new Training();
+        without.classes.addAll(all.attended());
+        without.practice.addAll(all.practice());
+        without.marks.addAll(all.marks());
+        without.credits.addAll(all.credits());
+        StudentState state = without.state();
+        for (Brought one : all.brought()) {
+            StudentEvent came = new StudentEvent.Came(one);
+            boolean isAfterAll = state.skills().entrySet().stream()
+                    .filter(skill -> one.had().stream()
+                            .anyMatch(had -> had.subject().equals(skill.getKey().subject())
+                                    && had.side().covers(skill.getKey().side())))
+                    .noneMatch(skill -> skill.getValue().latest().day().isAfter(one.on()));
+            assertThat(state.takes(came)).isEqualTo(isAfterAll);
+            if (!isAfterAll) {
+                return;
+            }
+            state = state.after(came);
+        }
+        for (String subject : subjects) {
+            assertThat(state.on(subject, null)).isEqualTo(whole.on(subject, null));
+            assertThat(state.marks().known(subject)).isEqualTo(whole.marks().known(subject));
+        }
+        assertThat(state.skills()).isEqualTo(whole.skills());
     }
 
     /** Of an earlier day: as if what came after had not been recorded, and what was taken back had never been. */
@@ -352,7 +411,8 @@ class StudentStateTest {
                 all.markedIn(),
                 null,
                 java.util.Map.of(),
-                all.credits().stream().filter(c -> !c.on().isAfter(day)).toList()));
+                all.credits().stream().filter(c -> !c.on().isAfter(day)).toList(),
+                all.brought().stream().filter(b -> !b.on().isAfter(day)).toList()));
         for (String subject : subjects) {
             for (Side side : List.of(Side.RIGHT, Side.LEFT)) {
                 assertThat(then.on(subject, side).orElse(null)).isEqualTo(slow.fading(subject, side));

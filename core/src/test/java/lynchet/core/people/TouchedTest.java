@@ -57,6 +57,7 @@ class TouchedTest {
                         Map.of(),
                         List.of(),
                         Map.of(),
+                        List.of(),
                         List.of())
                 .state(List.of(), map);
     }

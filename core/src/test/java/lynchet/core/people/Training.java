@@ -76,11 +76,12 @@ public final class Training {
 
     public final List<Promotion> promotions = new ArrayList<>();
     public final List<Credit> credits = new ArrayList<>();
+    public final List<Brought> brought = new ArrayList<>();
 
     public StudentRecord record() {
         Map<String, LocalDate> days = new HashMap<>();
         classes.forEach(c -> days.put(c.id(), c.date()));
-        return new StudentRecord("ana", promotions, classes, practice, marks, days, null, Map.of(), credits);
+        return new StudentRecord("ana", promotions, classes, practice, marks, days, null, Map.of(), credits, brought);
     }
 
     public StudentState state(Ladder... ladders) {

@@ -58,7 +58,7 @@ class WantedTest {
     private static StudentState holding(StudentState state, String rank) {
         Map<String, LadderCount> ladders = new HashMap<>();
         ladders.put("adult", new LadderCount(new HeldRank("adult", rank, 0, DAY, false), 0, null));
-        return new StudentState(null, ladders, state.skills(), state.marks());
+        return new StudentState(null, ladders, state.skills(), state.marks(), List.of());
     }
 
     private static AskedOf asked(StudentState state, Ladder... ladders) {

@@ -42,6 +42,7 @@ final class Undo implements Club.Change {
             "cycle",
             "ask",
             "credit",
+            "brought",
             "tally");
 
     private final List<Journal.Line> lines;

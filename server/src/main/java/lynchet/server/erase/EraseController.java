@@ -1,16 +1,24 @@
 package lynchet.server.erase;
 
 import java.util.List;
+import lynchet.core.club.Part;
+import lynchet.core.club.Parts;
+import lynchet.core.club.Target;
 import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.people.Ask;
+import lynchet.core.people.Brought;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentRecord;
+import lynchet.core.promote.Merit;
+import lynchet.core.promote.Nomination;
 import lynchet.core.round.Round;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Usual;
 import lynchet.core.safety.Incident;
+import lynchet.server.club.Stores;
 import lynchet.server.mat.CreditStore;
 import lynchet.server.mat.MarkStore;
 import lynchet.server.mat.RecordStore;
@@ -41,6 +49,7 @@ class EraseController {
     private final RoundStore rounds;
     private final CreditStore credits;
     private final IncidentStore incidents;
+    private final Stores stores;
 
     EraseController(
             Erasing erasing,
@@ -50,7 +59,8 @@ class EraseController {
             MarkStore marks,
             RoundStore rounds,
             CreditStore credits,
-            IncidentStore incidents) {
+            IncidentStore incidents,
+            Stores stores) {
         this.erasing = erasing;
         this.people = people;
         this.states = states;
@@ -59,6 +69,7 @@ class EraseController {
         this.rounds = rounds;
         this.credits = credits;
         this.incidents = incidents;
+        this.stores = stores;
     }
 
     /** A class they were in. */
@@ -73,7 +84,11 @@ class EraseController {
             List<Mark> marks,
             List<Round> rounds,
             List<Credit> credits,
-            List<Incident> incidents) {}
+            List<Incident> incidents,
+            List<Brought> brought,
+            List<Ask> asks,
+            List<Merit> merits,
+            List<Nomination> nominations) {}
 
     @GetMapping("/all")
     ResponseEntity<GivenOut> all(@PathVariable String id) {
@@ -90,11 +105,19 @@ class EraseController {
                 marks.of(id),
                 rounds.of(id),
                 credits.of(id),
-                incidents.of(id));
+                incidents.of(id),
+                about(Parts.BROUGHT, id),
+                about(Parts.ASKS, id),
+                about(Parts.MERITS, id),
+                about(Parts.NOMINATIONS, id));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + id + ".json\"")
                 .contentType(MediaType.APPLICATION_JSON)
                 .body(all);
+    }
+
+    private <T> List<T> about(Part<T> part, String id) {
+        return stores.of(part).pointingAt(Target.STUDENT, List.of(id), Integer.MAX_VALUE);
     }
 
     /** Where they are named in what others wrote, so that it is known before they are erased. */

@@ -10,6 +10,7 @@ import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.people.Ask;
+import lynchet.core.people.Brought;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
 import lynchet.core.promote.Nomination;
@@ -137,6 +138,10 @@ class Erasing {
         PartStore<Nomination, ?> nominations = stores.of(Parts.NOMINATIONS);
         nominations.remove(nominations.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
                 .map(Nomination::id)
+                .toList());
+        PartStore<Brought, ?> brought = stores.of(Parts.BROUGHT);
+        brought.remove(brought.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
+                .map(Brought::id)
                 .toList());
         PartStore<Ask, ?> asks = stores.of(Parts.ASKS);
         asks.remove(asks.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()

@@ -61,6 +61,8 @@ class Guard {
                                 "/api/incidents/**",
                                 "/api/board/**",
                                 "/api/merits",
+                                "/api/people/*/brought",
+                                "/api/people/falls",
                                 "/api/belts")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers(
@@ -86,6 +88,7 @@ class Guard {
                                 "/api/nominations",
                                 "/api/merits",
                                 "/api/people/weights",
+                                "/api/people/brought",
                                 "/api/people/*/limits/**",
                                 "/api/patterns",
                                 "/api/classes/sums",

@@ -11,7 +11,6 @@ import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Position;
 import lynchet.core.map.Ruleset;
-import lynchet.core.mat.Role;
 import lynchet.core.people.MarkBook;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.SyllabusCheck;
@@ -219,8 +218,7 @@ class LensController {
         people.one(student);
         MarkBook marks = people.state(student).marks();
         return marks.subjects().stream()
-                .filter(subject ->
-                        marks.best(subject, Role.PERFORMER, null, null).isPresent())
+                .filter(subject -> marks.known(subject).isPresent())
                 .collect(Collectors.toSet());
     }
 

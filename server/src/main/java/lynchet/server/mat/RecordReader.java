@@ -20,6 +20,7 @@ import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Brought;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.StudentRecord;
 import lynchet.core.round.Round;
@@ -47,10 +48,11 @@ class RecordReader {
         private final List<Round> rounds = new ArrayList<>();
         private final Map<String, LocalDate> roundDays = new HashMap<>();
         private final List<Credit> credits = new ArrayList<>();
+        private final List<Brought> brought = new ArrayList<>();
 
         private StudentRecord record(String student) {
             return new StudentRecord(
-                    student, promotions, attended, practice, marks, markedIn, rounds, roundDays, credits);
+                    student, promotions, attended, practice, marks, markedIn, rounds, roundDays, credits, brought);
         }
     }
 
@@ -76,6 +78,9 @@ class RecordReader {
             marks(students, subjects, parts);
             rounds(students, parts);
             credits(students, subjects, parts);
+            BroughtReader.read(jdbc, students, subjects, (student, one) -> parts.get(student)
+                    .brought
+                    .add(one));
         }
         Map<String, StudentRecord> records = new LinkedHashMap<>();
         parts.forEach((student, its) -> records.put(student, its.record(student)));

@@ -17,6 +17,7 @@ import java.util.Set;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
+import lynchet.core.people.Brought;
 import lynchet.core.people.Fading;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.LadderCount;
@@ -57,13 +58,14 @@ public class StateTables {
         private final Map<String, LadderCount> ladders = new HashMap<>();
         private final Map<SkillKey, Skill> skills = new HashMap<>();
         private final Map<MarkBook.Key, MarkBook.Standing> marks = new HashMap<>();
+        private final List<Brought> brought = new ArrayList<>();
 
         private Parts(LocalDate lastSeen) {
             this.lastSeen = lastSeen;
         }
 
         private StudentState state() {
-            return new StudentState(lastSeen, ladders, skills, new MarkBook(marks));
+            return new StudentState(lastSeen, ladders, skills, new MarkBook(marks), brought);
         }
     }
 
@@ -120,6 +122,9 @@ public class StateTables {
                     students,
                     subjects,
                     row -> parts.get(row.getString(1)).marks.put(key(row), standing(row)));
+            BroughtReader.read(jdbc, students, subjects, (student, one) -> parts.get(student)
+                    .brought
+                    .add(one));
         }
         Map<String, StudentState> states = new HashMap<>();
         parts.forEach((student, its) -> states.put(student, its.state()));
@@ -184,6 +189,21 @@ public class StateTables {
         Rows rows = new Rows();
         is.forEach((student, state) -> rows.compare(student, was.getOrDefault(student, StudentState.empty()), state));
         rows.write();
+    }
+
+    /** Says that something about these students is different, though nothing of it stands in these tables. */
+    void touch(Collection<String> students) {
+        jdbc.batchUpdate(
+                "update student_state set version = version + 1 where student = ?",
+                students.stream().map(student -> new Object[] {student}).toList());
+    }
+
+    /** Those of these students who have practised anything here. */
+    List<String> practised(Collection<String> students) {
+        return jdbc.queryForList(
+                "select distinct student from student_skill where student in (" + Sql.marks(students.size()) + ")",
+                String.class,
+                students.toArray());
     }
 
     /** Begins with nothing recorded of new students, in the caller's transaction. */

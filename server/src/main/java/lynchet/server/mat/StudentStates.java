@@ -196,12 +196,28 @@ public class StudentStates implements AfterRecords {
     private static StudentState only(StudentState state, Collection<String> subjects) {
         Map<StudentState.SkillKey, Skill> skills = new HashMap<>(state.skills());
         skills.keySet().removeIf(key -> !subjects.contains(key.subject()));
-        return new StudentState(state.lastSeen(), state.ladders(), skills, state.marks());
+        return new StudentState(state.lastSeen(), state.ladders(), skills, state.marks(), state.brought());
     }
 
     /** Counts classes again after a belt was given or taken, in the caller's transaction. */
     public void recount(Collection<String> students) {
         again(students, List.of());
+    }
+
+    /**
+     * It is known from now on, or not any more, that these students brought some things: what they have practised of them
+     * since is folded again, in the caller's transaction.
+     */
+    public void brought(Collection<String> students, Collection<String> subjects) {
+        List<String> all = List.copyOf(students);
+        for (int from = 0; from < all.size(); from += PAGE) {
+            List<String> some = all.subList(from, Math.min(all.size(), from + PAGE));
+            tables.lock(some);
+            List<String> practised = tables.practised(some);
+            again(practised, subjects);
+            tables.touch(some.stream().filter(one -> !practised.contains(one)).toList());
+        }
+        changed(Set.copyOf(students));
     }
 
     @Override
@@ -277,6 +293,10 @@ public class StudentStates implements AfterRecords {
             each(Parts.CREDITS, credit -> {
                 students.add(credit.student());
                 subjects.add(credit.subject());
+            });
+            each(Parts.BROUGHT, brought -> {
+                students.add(brought.student());
+                brought.had().forEach(had -> subjects.add(had.subject()));
             });
             each(Parts.ROUNDS, round -> {
                 students.addAll(List.of(round.first(), round.second()));

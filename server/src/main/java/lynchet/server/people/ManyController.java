@@ -92,15 +92,24 @@ class ManyController {
                 student -> student.weighing(kg.get(student.id()), weighing.day()));
     }
 
-    private Counted change(List<String> students, String field, UnaryOperator<Student> change) {
+    /**
+     * Lets a choice of people pass who all are there.
+     *
+     * @param field where they were named, such as {@code /students}
+     */
+    static void chosen(List<String> students, String field, People people, int most) {
+        if (students == null || students.isEmpty() || students.size() > most) {
+            throw Refusal.bad("PEOPLE_MANY", field, "Choose 1 to " + most + " people.");
+        }
         for (int i = 0; i < students.size(); i++) {
             if (!people.has(students.get(i))) {
                 throw Refusal.bad("NOBODY", field + "/" + i, "There is no student " + students.get(i) + ".");
             }
         }
-        if (students.isEmpty() || students.size() > MOST) {
-            throw Refusal.bad("PEOPLE_MANY", field, "Choose 1 to " + MOST + " people.");
-        }
+    }
+
+    private Counted change(List<String> students, String field, UnaryOperator<Student> change) {
+        chosen(students, field, people, MOST);
         return new Counted(durable.write(() -> people.inTurn(() -> people.changeMany(students, change)))
                 .size());
     }

@@ -7,6 +7,7 @@ import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import lynchet.core.people.Brought;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
 import lynchet.format.csv.Roll;
@@ -77,7 +78,9 @@ class RosterQuery {
         WEIGHT(true),
         MEMBERSHIP(false),
         LIMITED(true),
-        HELD(true);
+        HELD(true),
+        BROUGHT(true),
+        FALLS(true);
 
         final boolean isForCoaches;
 
@@ -139,6 +142,11 @@ class RosterQuery {
             return " where " + String.join(" and ", all);
         }
     }
+
+    /** Whoever came with a breakfall that nobody here has looked at. */
+    static final String HAS_UNSEEN_FALLS =
+            "exists (select 1 from brought_fall f where f.student = s.id and not exists (select 1 from student_mark m"
+                    + " where m.student = s.id and m.subject = f.fall and m.played = 'PERFORMER'))";
 
     private static final String FROM = " from student s left join student_state st on st.student = s.id";
 
@@ -230,7 +238,27 @@ class RosterQuery {
             case MEMBERSHIP -> where.and("s.member_until < ?", Date.valueOf(today.plusDays(MEMBERSHIP_DAYS)));
             case LIMITED -> where.and("s.limited_until >= ?", Date.valueOf(today));
             case HELD -> where.and("s.is_held = true");
+            case BROUGHT -> brought(where);
+            case FALLS -> where.and(HAS_UNSEEN_FALLS);
         }
+    }
+
+    /** Whoever came with a rank below which something is asked, and nobody said yet whether they have it. */
+    private void brought(Where where) {
+        List<Object> ranks = new ArrayList<>();
+        for (Ladder ladder : taught.now().ladders()) {
+            ladder.ranks().stream()
+                    .filter(rank -> Brought.isAskedBelow(ladder, rank.id()))
+                    .forEach(rank -> ranks.add(ladder.id() + "/" + rank.id()));
+        }
+        where.and(
+                ranks.isEmpty()
+                        ? "false"
+                        : "exists (select 1 from student_ladder l where l.student = s.id and l.from_before = true"
+                                + " and concat(l.ladder, '/', l.rank_id) in (" + Sql.marks(ranks.size()) + ")"
+                                + " and not exists (select 1 from brought b where b.student = s.id"
+                                + " and b.ladder = l.ladder and b.answer <> 'ASKED'))",
+                ranks.toArray());
     }
 
     private static int ofYear(LocalDate day) {

@@ -1,8 +1,10 @@
 package lynchet.server.promote;
 
 import jakarta.persistence.EntityManager;
+import java.util.Collection;
 import java.util.List;
 import lynchet.core.club.Parts;
+import lynchet.core.club.Target;
 import lynchet.core.promote.Merit;
 import lynchet.server.keep.PartStore;
 import org.springframework.stereotype.Service;
@@ -23,5 +25,13 @@ public class MeritStore extends PartStore<Merit, MeritRow> {
                 .createQuery(from() + "where r.student = :student order by r.onDay desc, r.id", MeritRow.class)
                 .setParameter("student", student)
                 .getResultList());
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<Merit> pointingAt(Target target, Collection<String> ids, int most) {
+        return target == Target.STUDENT
+                ? ids.stream().flatMap(id -> of(id).stream()).limit(most).toList()
+                : List.of();
     }
 }

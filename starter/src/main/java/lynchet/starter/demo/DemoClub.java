@@ -116,6 +116,7 @@ public final class DemoClub {
                 .with(Parts.ASKS, DemoPeople.asks(today))
                 .with(Parts.INCIDENTS, DemoIncidents.of(today, past))
                 .with(Parts.CREDITS, DemoPeople.credits(today))
+                .with(Parts.BROUGHT, DemoBrought.of(today, people, ladders, map))
                 .with(Parts.NOMINATIONS, DemoWindow.nominations(today, ladders))
                 .with(Parts.MERITS, DemoWindow.merits(today))
                 .with(Parts.BELTS, DemoWindow.belts())

@@ -38,10 +38,7 @@ public record Here(String called, Partner body, AskedOf asked, Map<String, Fadin
             LocalDate day,
             Collection<String> falls) {
         Map<String, Fading> memory = new HashMap<>();
-        state.skills().keySet().stream()
-                .map(StudentState.SkillKey::subject)
-                .distinct()
-                .forEach(subject -> state.on(subject, null).ifPresent(fading -> memory.put(subject, fading)));
+        state.remembered().forEach(subject -> state.on(subject, null).ifPresent(fading -> memory.put(subject, fading)));
         Set<String> met = new java.util.HashSet<>(memory.keySet());
         met.addAll(state.marks().subjects());
         return new Here(

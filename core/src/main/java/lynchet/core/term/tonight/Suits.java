@@ -200,7 +200,7 @@ final class Suits {
     private Optional<String> lately(TermPlan.Goal goal, List<String> notes) {
         List<Fading> had = here.stream()
                 .map(one -> one.memory().get(goal.subject()))
-                .filter(one -> one != null && !one.last().isBefore(day.minusDays(LATELY_DAYS)))
+                .filter(one -> one != null && one.isPractised() && !one.last().isBefore(day.minusDays(LATELY_DAYS)))
                 .toList();
         Optional<LocalDate> last = had.stream().map(Fading::last).max(LocalDate::compareTo);
         if (last.isEmpty()) {

@@ -35,6 +35,7 @@ const OffPage = lazy(() => import('./mat/OffPage').then((m) => ({ default: m.Off
 const WeekPage = lazy(() => import('./mat/WeekPage').then((m) => ({ default: m.WeekPage })));
 const PeoplePage = lazy(() => import('./people/PeoplePage').then((m) => ({ default: m.PeoplePage })));
 const ErasePage = lazy(() => import('./people/ErasePage').then((m) => ({ default: m.ErasePage })));
+const FallsPage = lazy(() => import('./people/FallsPage').then((m) => ({ default: m.FallsPage })));
 const FaultsPage = lazy(() => import('./people/FaultsPage').then((m) => ({ default: m.FaultsPage })));
 const ProgressSheet = lazy(() =>
   import('./people/ProgressSheet').then((m) => ({ default: m.ProgressSheet })),
@@ -124,6 +125,7 @@ export function App() {
               <Route path="/mat/:id" element={<MatPage />} />
               <Route path="/people" element={<PeoplePage />} />
               <Route path="/people/faults" element={<FaultsPage />} />
+              <Route path="/people/falls" element={<FallsPage />} />
               <Route path="/people/promotions" element={<BoardPage />} />
               <Route path="/people/promotions/slips" element={<SlipsPage />} />
               <Route path="/people/charts" element={<ChartsPage />} />

@@ -6,9 +6,11 @@ import type {
   AskView,
   Been,
   Calendar,
+  CameWith,
   ChainView,
   ClassSheet,
   Closures,
+  Coaches,
   DecisionTable,
   DrillShape,
   Edited,
@@ -46,6 +48,7 @@ import type {
   Telling,
   Tracks,
   TrainingClass,
+  Unseen,
   WayIn,
   Welcome,
   Word,
@@ -300,7 +303,17 @@ export type RosterWanted = {
 };
 
 /** What a coach has to keep in mind about somebody. */
-export type Mind = 'READY' | 'ABSENT' | 'BIRTHDAY' | 'BAND' | 'WEIGHT' | 'MEMBERSHIP' | 'LIMITED' | 'HELD';
+export type Mind =
+  | 'READY'
+  | 'ABSENT'
+  | 'BIRTHDAY'
+  | 'BAND'
+  | 'WEIGHT'
+  | 'MEMBERSHIP'
+  | 'LIMITED'
+  | 'HELD'
+  | 'BROUGHT'
+  | 'FALLS';
 
 /** What is left out where nothing is asked. */
 const asked = (name: string, value: string | null | undefined) =>
@@ -409,6 +422,23 @@ export const useGame = (student: string, on = true) =>
     queryKey: ['people', student, 'game'],
     queryFn: () => read(`/people/${student}/game`),
     enabled: on,
+  });
+
+/** Who gives the classes, by name. */
+export const useCoaches = () => useQuery<Coaches>({ queryKey: ['coaches'], queryFn: () => read('/coaches') });
+
+/** The ranks that somebody came with, and whether they have what is asked below them; for coaches. */
+export const useBrought = (student: string) =>
+  useQuery<CameWith[]>({
+    queryKey: ['people', student, 'brought'],
+    queryFn: () => read(`/people/${student}/brought`),
+  });
+
+/** Falls that people came with and nobody here has seen: of one, of a class, or of everybody; for coaches. */
+export const useUnseenFalls = (of: { student: string } | { classId: string } | Record<string, never>) =>
+  useQuery<Unseen[]>({
+    queryKey: ['people', 'falls', of],
+    queryFn: () => read(`/people/falls?${new URLSearchParams(of)}`),
   });
 
 /** What one student asked to work on, or what those on a track wait for. */

@@ -28,13 +28,17 @@ export const PLACES = {
   links: { path: '/map/links', kind: 'link', shows: MAP },
   reactions: { path: '/map/reactions', kind: 'reaction', shows: MAP },
   ladders: { path: '/ladders', kind: 'ladder', shows: ['ladders', 'people', 'board', 'map', 'plans'] },
-  tracks: { path: '/tracks', kind: 'track', shows: ['tracks', 'classes', 'cycles', 'people', 'names'] },
+  tracks: {
+    path: '/tracks',
+    kind: 'track',
+    shows: ['tracks', 'classes', 'cycles', 'people', 'names', 'coaches'],
+  },
   closures: { path: '/closures', kind: 'closure', shows: ['closures', 'classes', 'cycles'] },
   terms: { path: '/terms', kind: 'term', shows: ['terms', 'plans', 'cycles', 'classes'] },
   plans: { path: '/plans', kind: 'plan', shows: ['plans', 'cycles', 'classes'] },
   cycles: { path: '/cycles', kind: 'cycle', shows: ['cycles', 'classes'] },
   patterns: { path: '/patterns', kind: 'pattern', shows: ['patterns'] },
-  classes: { path: '/classes', kind: 'class', shows: ['classes'], isPut: true },
+  classes: { path: '/classes', kind: 'class', shows: ['classes', 'plans'], isPut: true },
   people: { path: '/people', kind: 'student', shows: ['people', 'names'], isUndone: false },
 } as const satisfies Record<string, Where>;
 

@@ -1,11 +1,13 @@
-import { Autocomplete, NumberInput, Select, TextInput } from '@mantine/core';
+import { Autocomplete, MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';
 import type { Slot, Track } from '../api/types';
+import { CoachField } from '../form/CoachField';
 import edit from '../form/Edit.module.css';
 import { EditForm } from '../form/EditForm';
 import { freeId, slug } from '../form/fields';
 import { Rows } from '../form/Lists';
 import { needed } from '../form/limits';
 import { useDraft } from '../form/useDraft';
+import { FAMILIES, plain } from '../ui/words';
 import { DAYS } from './TracksRoom';
 import classes from './TracksRoom.module.css';
 
@@ -18,7 +20,7 @@ type Props = {
   onCancel: () => void;
 };
 
-const BLANK: Track = { id: '', name: '', jacket: 'EITHER', slots: [] };
+const BLANK: Track = { id: '', name: '', jacket: 'EITHER', slots: [], teaches: [] };
 
 const JACKETS = [
   { value: 'EITHER', label: 'With or without a jacket' },
@@ -69,6 +71,17 @@ export function TrackForm({ track, tag, all, onDone, onCancel }: Props) {
         allowDeselect={false}
         onChange={(jacket) => change({ jacket: jacket as Track['jacket'] })}
       />
+      <MultiSelect
+        label="What it is about"
+        description="A plan of this track is offered these first"
+        placeholder={value.teaches.length === 0 ? 'Everything' : ''}
+        data={FAMILIES.map((family) => ({
+          value: family,
+          label: family === 'PASS' ? 'Passes' : `${plain(family)}s`,
+        }))}
+        value={value.teaches}
+        onChange={(teaches) => change({ teaches: teaches as Track['teaches'] })}
+      />
       <Rows
         label="Weekly times"
         at="slots"
@@ -114,12 +127,11 @@ export function TrackForm({ track, tag, all, onDone, onCancel }: Props) {
               />
             </div>
             <div className={classes.times}>
-              <TextInput
-                label="Coach"
-                placeholder="Who usually gives it"
+              <CoachField
+                label="Who gives it"
                 error={error(`slots.${n}.coach`)}
-                value={slot.coach ?? ''}
-                onChange={(event) => put({ ...slot, coach: event.currentTarget.value || null })}
+                value={slot.coach}
+                onChange={(coach) => put({ ...slot, coach })}
               />
               <NumberInput
                 label="Room to throw"

@@ -2,10 +2,12 @@ import { Button } from '@mantine/core';
 import { lazy, Suspense, useState } from 'react';
 import { useTracks } from '../api/queries';
 import type { Slot, Track } from '../api/types';
+import { useWho } from '../ui/coaches';
 import { Empty, Loaded, Waiting } from '../ui/States';
 import { date, time } from '../ui/words';
 import { ClosedDays, Patterns } from './ClosedDays';
 import classes from './TracksRoom.module.css';
+import { WhoIsMeant } from './WhoIsMeant';
 
 const TrackForm = lazy(() => import('./TrackForm').then((m) => ({ default: m.TrackForm })));
 
@@ -47,6 +49,7 @@ export function TracksRoom() {
           )}
           {all.length > 0 && (
             <>
+              <WhoIsMeant />
               <ClosedDays tracks={all} />
               <Patterns />
             </>
@@ -70,6 +73,7 @@ function Editing({ track, tag, all, onClose }: EditingProps) {
 }
 
 function TrackSection({ track, onChange }: { track: Track; onChange: () => void }) {
+  const who = useWho();
   return (
     <section className={classes.track} data-track={track.id}>
       <h2>
@@ -91,7 +95,7 @@ function TrackSection({ track, onChange }: { track: Track; onChange: () => void 
               <span>{slot.area}</span>
               <span className="quiet">
                 {[
-                  slot.coach,
+                  who(slot.coach),
                   slot.from && `from ${date(slot.from)}`,
                   slot.until && `until ${date(slot.until)}`,
                 ]

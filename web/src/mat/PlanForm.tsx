@@ -3,6 +3,7 @@ import { useDebouncedValue } from '@mantine/hooks';
 import { type MapIndex, readPlan, useChains, useDays } from '../api/queries';
 import { useSums } from '../api/sums';
 import type { Block, DrillShape, Summed, Track, TrainingClass } from '../api/types';
+import { CoachField } from '../form/CoachField';
 import { EditForm } from '../form/EditForm';
 import { Rows } from '../form/Lists';
 import { type Opened, useDraft } from '../form/useDraft';
@@ -79,12 +80,11 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
           value={training.minutes}
           onChange={(minutes) => change({ minutes: Number(minutes) })}
         />
-        <TextInput
-          label="Gives it"
-          placeholder="Who leads or covers"
+        <CoachField
+          label="Who gives it"
           error={error('coach')}
-          value={training.coach ?? ''}
-          onChange={(event) => change({ coach: event.currentTarget.value || null })}
+          value={training.coach}
+          onChange={(coach) => change({ coach })}
         />
         <Autocomplete
           label="Area"

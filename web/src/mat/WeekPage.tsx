@@ -4,6 +4,7 @@ import { useDays, useSession, useToday } from '../api/queries';
 import type { Calendar, TrainingClass } from '../api/types';
 import { NEW } from '../form/fields';
 import { PageHead } from '../frame/PageHead';
+import { useWho } from '../ui/coaches';
 import { Empty, Loaded } from '../ui/States';
 import { count, daysBefore, laterOf, mondayOf, time, weekday } from '../ui/words';
 import { leftOf } from './plan';
@@ -95,6 +96,7 @@ function Lesson({
   track: string;
   isClosed: boolean;
 }) {
+  const who = useWho();
   const left = leftOf(training);
   const isBare = training.blocks.length === 0;
   return (
@@ -119,7 +121,7 @@ function Lesson({
               : `${count(training.blocks.length, 'block', 'blocks')}${left < 0 ? `, ${-left} min over` : ''}`}
       </span>
       {(training.coach || training.area) && (
-        <span className="quiet">{[training.coach, training.area].filter(Boolean).join(' · ')}</span>
+        <span className="quiet">{[who(training.coach), training.area].filter(Boolean).join(' · ')}</span>
       )}
     </Link>
   );

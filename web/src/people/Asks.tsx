@@ -5,6 +5,7 @@ import { newId, send } from '../api/client';
 import { type MapIndex, useAsks, useChains, useToday } from '../api/queries';
 import type { Ask, AskView, Student } from '../api/types';
 import { useChanged } from '../form/useEdit';
+import { useWho } from '../ui/coaches';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import { date } from '../ui/words';
@@ -59,6 +60,7 @@ export function Asks({ student, map }: { student: Student; map: MapIndex }) {
 
 /** One of them; where it has no answer, one is chosen. */
 export function Line({ view, map, isNamed = false }: { view: AskView; map: MapIndex; isNamed?: boolean }) {
+  const who = useWho();
   const { ask, tag } = view;
   const chains = useChains();
   const today = useToday();
@@ -79,7 +81,7 @@ export function Line({ view, map, isNamed = false }: { view: AskView; map: MapIn
         <span className="quiet">
           {' '}
           {date(ask.on)}
-          {ask.by && `, ${ask.by}`}
+          {ask.by && `, ${who(ask.by)}`}
           {ask.done && `, taken up ${date(ask.done)}`}
         </span>
         {technique && (

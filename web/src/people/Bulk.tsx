@@ -1,11 +1,13 @@
 import { Button, Menu } from '@mantine/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { send } from '../api/client';
-import { type RosterWanted, useSession } from '../api/queries';
+import { type RosterWanted, readRoster, useSession } from '../api/queries';
 import type { RosterRow, Track } from '../api/types';
 import { useChanged } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
 import { count } from '../ui/words';
+import { useSayBrought } from './Brought';
 import classes from './PeoplePage.module.css';
 
 type Props = {
@@ -20,12 +22,25 @@ type Props = {
 };
 
 /** What is done to many at once: to those who are ticked, else to the whole list. */
-export function Bulk({ chosen, total, tracks, onAll, onNone, onDo, onSheet }: Props) {
+export function Bulk({ chosen, wanted, total, tracks, onAll, onNone, onDo, onSheet }: Props) {
   const isHead = useSession().data?.role === 'HEAD';
   const say = useNotices();
   const changed = useChanged();
   const [sending, setSending] = useState(false);
+  const brought = useSayBrought();
   if (total === 0) return null;
+  const bring = async (answer: 'ALL' | 'NOTHING') => {
+    try {
+      const whom = chosen.length > 0 ? chosen : await readRoster(wanted);
+      await brought.tell(
+        whom.map((row) => row.student),
+        answer,
+      );
+    } catch (error) {
+      say.failed(error);
+    }
+  };
+  const isAsked = wanted.mind === 'BROUGHT';
   const move = async (track: Track, isIn: boolean, who = chosen) => {
     const touched = who.filter((row) => row.student.tracks.includes(track.id) !== isIn);
     if (touched.length === 0) {
@@ -72,6 +87,39 @@ export function Bulk({ chosen, total, tracks, onAll, onNone, onDo, onSheet }: Pr
       <Button variant="default" size="compact-md" onClick={onSheet}>
         As a spreadsheet
       </Button>
+      {isHead && isAsked && (
+        <>
+          <Button size="compact-md" loading={brought.sending} onClick={() => bring('ALL')}>
+            They have all that is asked below their belt
+          </Button>
+          <Button
+            variant="default"
+            size="compact-md"
+            loading={brought.sending}
+            onClick={() => bring('NOTHING')}
+          >
+            Nothing yet
+          </Button>
+        </>
+      )}
+      {wanted.mind === 'FALLS' && (
+        <Button component={Link} to="/people/falls" size="compact-md">
+          See them one by one
+        </Button>
+      )}
+      {isHead && chosen.length > 0 && !isAsked && (
+        <Menu>
+          <Menu.Target>
+            <Button variant="default" size="compact-md" loading={brought.sending}>
+              From before
+            </Button>
+          </Menu.Target>
+          <Menu.Dropdown>
+            <Menu.Item onClick={() => bring('ALL')}>They have all that is asked below their belt</Menu.Item>
+            <Menu.Item onClick={() => bring('NOTHING')}>They have nothing of it yet</Menu.Item>
+          </Menu.Dropdown>
+        </Menu>
+      )}
       {isHead && chosen.length > 0 && (
         <Menu>
           <Menu.Target>

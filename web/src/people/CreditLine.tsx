@@ -5,6 +5,7 @@ import { useToday } from '../api/queries';
 import type { Credit, Student } from '../api/types';
 import { useChanged } from '../form/useEdit';
 import type { Subject } from '../mat/Judge';
+import { useWho } from '../ui/coaches';
 import { useNotices } from '../ui/Notices';
 import { count, date } from '../ui/words';
 import classes from './Detail.module.css';
@@ -21,6 +22,7 @@ const SIDES = [
 export function CreditLine({ student, subject, credits }: Props) {
   const [adding, setAdding] = useState(false);
   const [sending, setSending] = useState(false);
+  const who = useWho();
   const say = useNotices();
   const changed = useChanged();
   const tell = async (how: 'POST' | 'DELETE', path: string, body: unknown, done: string) => {
@@ -44,7 +46,7 @@ export function CreditLine({ student, subject, credits }: Props) {
           <span className="quiet">
             {' '}
             {credit.note}
-            {credit.by && ` (${credit.by})`}
+            {credit.by && ` (${who(credit.by)})`}
           </span>
         </span>
         <Button

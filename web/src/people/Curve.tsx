@@ -17,20 +17,33 @@ const sessionsOf = (memory: Memory) => memory.days.filter((day) => day.counts);
 /** What is left after so many days, 0 to 1. */
 export const recall = (halfLife: number, days: number) => 2 ** (-Math.max(0, days) / halfLife);
 
+/** From when on it was remembered, and how fast that fades: what was brought, and each session, in the order of their days. */
+const anchors = (memory: Memory) => {
+  const sessions = sessionsOf(memory).map((day) => ({ on: dayNumber(day.done.day), halfLife: day.halfLife }));
+  const { brought } = memory;
+  if (!brought) return sessions;
+  const from = dayNumber(brought.on);
+  return [
+    ...sessions.filter((session) => session.on < from),
+    { on: from, halfLife: brought.halfLife },
+    ...sessions.filter((session) => session.on >= from),
+  ];
+};
+
 /**
  * The points of a memory from its first session to today: it stands at 1 after a session and falls until the next. Days and
  * shares, not pixels.
  */
 export function points(memory: Memory, today: string): { day: number; share: number }[] {
-  const sessions = sessionsOf(memory);
+  const known = anchors(memory);
   const until = dayNumber(today);
-  return sessions.flatMap((session, n) => {
-    const from = dayNumber(session.done.day);
-    const next = n + 1 < sessions.length ? dayNumber(sessions[n + 1].done.day) : until;
+  return known.flatMap((one, n) => {
+    const from = one.on;
+    const next = n + 1 < known.length ? known[n + 1].on : until;
     const steps = Math.max(1, Math.min(24, next - from));
     return Array.from({ length: steps + 1 }, (_, step) => {
       const after = ((next - from) * step) / steps;
-      return { day: from + after, share: recall(session.halfLife, after) };
+      return { day: from + after, share: recall(one.halfLife, after) };
     });
   });
 }
@@ -100,10 +113,11 @@ export function Curve({ memory, today }: { memory: Memory[]; today: string }) {
       <figcaption className="quiet">
         {memory.map((side) => {
           const sessions = sessionsOf(side);
-          const half = sessions.at(-1)?.halfLife ?? 0;
+          const half = anchors(side).at(-1)?.halfLife ?? 0;
           return (
             <span key={side.side} className={classes[`${side.side.toLowerCase()}Word`]}>
               {side.side.toLowerCase()}: {count(sessions.length, 'session', 'sessions')}
+              {side.brought && `, from before since ${date(side.brought.on)}`}
               {half > 0 && `, half is gone after ${count(Math.round(half), 'day', 'days')}`}
             </span>
           );

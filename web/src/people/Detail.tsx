@@ -4,6 +4,7 @@ import { useMemory, useSession, useToday } from '../api/queries';
 import type { ItemProgress, Mark, MemoryView, Student } from '../api/types';
 import { Judge, type Subject } from '../mat/Judge';
 import { useRecord } from '../record/Recording';
+import { useWho } from '../ui/coaches';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import { count, date, plain } from '../ui/words';
@@ -86,11 +87,12 @@ function Known({
   mayMark: boolean;
 }) {
   const now = useToday();
+  const who = useWho();
   const record = useRecord();
   const say = useNotices();
   const takenBack = new Set(view.marks.flatMap((mark) => mark.withdraws ?? []));
   const marks = view.marks.filter((mark) => !mark.withdraws).reverse();
-  const practised = view.memory.some((side) => side.days.some((day) => day.counts));
+  const practised = view.memory.some((side) => side.brought || side.days.some((day) => day.counts));
   const withdraw = (mark: Mark) => {
     const says = `${student.calledBy}, ${subject.name}: ${mark.passed ? 'pass' : 'not yet'} taken back`;
     const back = { ...mark, id: newId('m'), passed: false, faults: [], withdraws: mark.id, at: undefined };
@@ -115,7 +117,7 @@ function Known({
                 {mark.role === 'RECEIVER' && ', as receiver'}
                 <span className="quiet">
                   {' '}
-                  {date(mark.at)}, {mark.by}
+                  {[date(mark.at), who(mark.by)].filter(Boolean).join(', ')}
                   {takenBack.has(mark.id) && ', taken back'}
                 </span>
                 {mark.faults.length > 0 && (

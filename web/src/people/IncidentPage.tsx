@@ -7,6 +7,7 @@ import { useCalendar, useNames, useWelcome } from '../api/queries';
 import type { Incident, IncidentSheet } from '../api/types';
 import { useChanged } from '../form/useEdit';
 import { PageHead } from '../frame/PageHead';
+import { useWho } from '../ui/coaches';
 import { useNotices } from '../ui/Notices';
 import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';
@@ -80,6 +81,7 @@ export function IncidentPage() {
 }
 
 function Sheet({ sheet }: { sheet: IncidentSheet }) {
+  const who = useWho();
   const { incident, student, training, limits, partner } = sheet;
   const club = useWelcome().data?.club;
   const track = useCalendar().data?.tracks.find((one) => one.id === training?.track)?.name;
@@ -112,7 +114,12 @@ function Sheet({ sheet }: { sheet: IncidentSheet }) {
         <Line name="With">{partner ?? 'nobody, or not known'}</Line>
         <Line name="Where">
           {training
-            ? [track, time(training.start), training.area, training.coach && `given by ${training.coach}`]
+            ? [
+                track,
+                time(training.start),
+                training.area,
+                training.coach && `given by ${who(training.coach)}`,
+              ]
                 .filter(Boolean)
                 .join(', ')
             : 'outside a class'}

@@ -1,16 +1,32 @@
-import { Checkbox, MultiSelect, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
+import {
+  Checkbox,
+  MultiSelect,
+  NumberInput,
+  SegmentedControl,
+  Select,
+  Textarea,
+  TextInput,
+} from '@mantine/core';
 import { Link } from 'react-router';
 import { useToday } from '../api/queries';
 import type { LadderView, Name, Student, Track } from '../api/types';
 import { EditForm } from '../form/EditForm';
 import { needed } from '../form/limits';
 import { type Opened, useDraft } from '../form/useDraft';
+import { count } from '../ui/words';
 import { alike } from './alike';
 import { Consents } from './Consents';
 import classes from './PersonPage.module.css';
 
 /** A rank that somebody comes with. */
-export type Held = { ladder: string; rank: string; stripes: number; since: string };
+export type Held = {
+  ladder: string;
+  rank: string;
+  stripes: number;
+  since: string;
+  /** What they have of what is asked below it; null: to be asked later. */
+  knows: 'ALL' | 'NOTHING' | null;
+};
 
 type Props = {
   opened: Opened<Student>;
@@ -252,9 +268,16 @@ const emptied = (contacts: Student['contacts']) =>
 
 type HeldProps = { views: LadderView[]; held: Held | null; onHeld: (held: Held | null) => void };
 
+/** How many things some ranks ask. */
+const asked = (ranks: LadderView['ladder']['ranks']) =>
+  ranks.flatMap((rank) => rank.syllabus.flatMap((group) => group.items)).length;
+
 /** The rank they come with: the foot of a ladder for most, another one for who comes from elsewhere. */
 function HeldFields({ views, held, onHeld }: HeldProps) {
-  const rank = views.find((v) => v.ladder.id === held?.ladder)?.ladder.ranks.find((r) => r.id === held?.rank);
+  const ranks = views.find((v) => v.ladder.id === held?.ladder)?.ladder.ranks ?? [];
+  const at = ranks.findIndex((r) => r.id === held?.rank);
+  const rank = ranks[at];
+  const below = asked(ranks.slice(0, Math.max(at, 0)));
   return (
     <>
       <Select
@@ -269,7 +292,11 @@ function HeldFields({ views, held, onHeld }: HeldProps) {
         value={held && `${held.ladder} ${held.rank}`}
         onChange={(chosen) => {
           const [ladder, to] = chosen?.split(' ') ?? [];
-          onHeld(chosen ? { ladder, rank: to, stripes: 0, since: held?.since ?? '' } : null);
+          onHeld(
+            chosen
+              ? { ladder, rank: to, stripes: 0, since: held?.since ?? '', knows: held?.knows ?? null }
+              : null,
+          );
         }}
       />
       {held && (
@@ -280,6 +307,25 @@ function HeldFields({ views, held, onHeld }: HeldProps) {
           value={held.since}
           onChange={(event) => onHeld({ ...held, since: event.currentTarget.value })}
         />
+      )}
+      {held && rank && below > 0 && (
+        <div className={classes.wide}>
+          <p className={classes.knows} id="knows">
+            {count(below, 'thing is', 'things are')} asked below {rank.name.toLowerCase()}. Do they have them?
+          </p>
+          <SegmentedControl
+            aria-labelledby="knows"
+            value={held.knows ?? 'LATER'}
+            onChange={(knows) =>
+              onHeld({ ...held, knows: knows === 'LATER' ? null : (knows as Held['knows']) })
+            }
+            data={[
+              { value: 'ALL', label: 'All of it' },
+              { value: 'NOTHING', label: 'Nothing yet' },
+              { value: 'LATER', label: 'Ask me later' },
+            ]}
+          />
+        </div>
       )}
       {held && rank && rank.stripes > 0 && (
         <NumberInput

@@ -136,6 +136,7 @@ function useGiveRank() {
         fromBefore: true,
         figures: [],
       });
+      if (held.knows) await send('POST', '/people/brought', { students: [student.id], answer: held.knows });
       client.invalidateQueries({ queryKey: ['people'] });
     } catch (error) {
       say.failed(error);
@@ -146,7 +147,7 @@ function useGiveRank() {
 /** Most who are new begin at the foot of the first ladder. */
 const first = (views: LadderView[]): Held | null => {
   const ladder = views[0]?.ladder;
-  return ladder ? { ladder: ladder.id, rank: ladder.ranks[0].id, stripes: 0, since: '' } : null;
+  return ladder ? { ladder: ladder.id, rank: ladder.ranks[0].id, stripes: 0, since: '', knows: null } : null;
 };
 
 /** Changes somebody; with `?joins`, a guest becomes somebody who trains here. */

@@ -17,6 +17,8 @@ const MINDS: [Mind, string][] = [
   ['WEIGHT', 'old weight'],
   ['LIMITED', 'limited'],
   ['HELD', 'held back'],
+  ['BROUGHT', 'came with a belt: what do they know?'],
+  ['FALLS', 'falls not seen here'],
 ];
 
 type Props = {

@@ -22,6 +22,7 @@ import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
 import { date } from '../ui/words';
 import { Asks } from './Asks';
+import { Brought } from './Brought';
 import { Game } from './Game';
 import { Leaving } from './Leaving';
 import { Limits, limited } from './Limits';
@@ -150,6 +151,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
           {tab === 'next' && (
             <>
               {isLimited && <Limits student={student} />}
+              {isCoach && <Brought student={student} />}
               {isCoach && (
                 <Loaded query={game}>
                   {(shown) => (

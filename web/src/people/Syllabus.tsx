@@ -14,7 +14,7 @@ const word = (standard: string | null | undefined) =>
 export function freshness(item: ItemProgress): string | null {
   if (item.have === 'INTRODUCED')
     return `new, met ${item.sessions === 1 ? 'once' : item.sessions === 2 ? 'twice' : 'in class'}`;
-  if (!item.fading) return item.have ? 'not logged' : null;
+  if (!item.fading) return item.have && !item.fromBefore ? 'not logged' : null;
   return plain(item.fading).toLowerCase();
 }
 
@@ -83,7 +83,13 @@ export function Syllabus({
 
 /** "Shown", or what is there on each side and what is asked. */
 function Have({ item }: { item: ItemProgress }) {
-  if (item.met) return <span className="quiet">{word(item.have)}</span>;
+  if (item.met)
+    return (
+      <span className="quiet">
+        {word(item.have)}
+        {item.fromBefore && ', from before'}
+      </span>
+    );
   const uneven = item.onSides.length === 2 && item.onSides[0].have !== item.onSides[1].have;
   return (
     <>

@@ -1,6 +1,7 @@
 import { Button, Select } from '@mantine/core';
 import { Link } from 'react-router';
 import type { PlanView, TermPlan } from '../api/types';
+import { useWho } from '../ui/coaches';
 import { date, time } from '../ui/words';
 import type { Chosen } from './Field';
 import {
@@ -17,6 +18,7 @@ import {
   whyIn,
 } from './plan';
 import classes from './Term.module.css';
+import { useFree } from './useFree';
 
 type Props = {
   view: PlanView;
@@ -35,6 +37,8 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
   const isKept = rows.length > 0 && rows.every((row) => row.kept.includes(at));
   const others = view.rows.filter((row) => !row.at.includes(at));
   const swapping = rows.find((row) => row.subject === chosen?.subject) ?? rows[0];
+  const { free, saving } = useFree();
+  const who = useWho();
   const swaps = swapping ? swapsFor(view, swapping, at) : [];
   return (
     <>
@@ -47,7 +51,7 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
         </Button>
       </div>
       <p className="quiet">
-        {lesson.coach && `${lesson.coach} leads · `}
+        {lesson.coach && `${who(lesson.coach)} gives it · `}
         {lesson.used} of {lesson.minutes} min
         {lesson.over && ' · over'}
         {lesson.own && ' · made by hand: the plan leaves it alone'}
@@ -159,6 +163,11 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
             }
           >
             {isKept ? 'Let the planner move it' : 'Keep it here'}
+          </Button>
+        )}
+        {onChange && lesson.own && !lesson.over && !lesson.cancelled && (
+          <Button variant="default" loading={saving} onClick={() => free(lesson)}>
+            Let the plan fill it
           </Button>
         )}
         <Button component={Link} to={`/mat/${lesson.id}/sheet`} variant="default">

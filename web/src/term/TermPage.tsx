@@ -255,7 +255,7 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
                   What is taught
                 </Button>
               )}
-              <Why view={view} onLesson={(n) => choose({ lesson: n, subject: null })} />
+              <Why view={view} mayFree={mayWrite} onLesson={(n) => choose({ lesson: n, subject: null })} />
               <p className={classes.acts}>
                 <Link to={`/term/week?on=${view.today}`}>Week sheet</Link>
                 {mayWrite && <Link to={`/term/${view.plan.id}/met`}>Who has met what</Link>}

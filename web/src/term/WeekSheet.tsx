@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router';
 import { type MapIndex, useDays, useMap, useToday } from '../api/queries';
 import type { Block, TrainingClass } from '../api/types';
 import { PageHead } from '../frame/PageHead';
+import { useWho } from '../ui/coaches';
 import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';
 import { Empty, Loaded } from '../ui/States';
@@ -86,11 +87,12 @@ const isDrill = (block: Block) => block.kind === 'PART_DRILL' || block.kind === 
 type OnSheetProps = { training: TrainingClass; map: MapIndex; ifTime: string[] };
 
 function OnSheet({ training, map, ifTime }: OnSheetProps) {
+  const who = useWho();
   return (
     <article>
       <h4>
         {date(training.date)}, {time(training.start)}
-        {training.coach && <small> {training.coach}</small>}
+        {training.coach && <small> {who(training.coach)}</small>}
       </h4>
       {training.blocks.filter(isDrill).map((block) => {
         const technique = map.technique.get(block.technique);

@@ -1,9 +1,25 @@
+import { Button } from '@mantine/core';
 import type { PlanView } from '../api/types';
 import { Stone } from '../ui/Stone';
+import { date } from '../ui/words';
 import classes from './Term.module.css';
+import { madeByHand, useFree } from './useFree';
+
+type Props = {
+  view: PlanView;
+  onLesson: (lesson: number) => void;
+  /** Whether whoever looks may let the plan fill what was made by hand. */
+  mayFree: boolean;
+};
+
+/** Rules that one class more for the plan would help. */
+const SHORT_OF_CLASSES = new Set(['BY_HAND', 'FEW_CLASSES', 'EXAM_EARLY', 'MANY_NEW', 'TIME']);
+
+/** More than these are looked at in the field. */
+const MOST_FREED = 4;
 
 /** What is broken or to be minded, what stands in the way with what helps least, and why the plan is as it is. */
-export function Why({ view, onLesson }: { view: PlanView; onLesson: (lesson: number) => void }) {
+export function Why({ view, onLesson, mayFree }: Props) {
   const placed = view.plan.placed.length > 0;
   return (
     <section aria-label="Why the plan is as it is">
@@ -11,6 +27,7 @@ export function Why({ view, onLesson }: { view: PlanView; onLesson: (lesson: num
         <div key={one.rule} className={classes.impossible}>
           <strong>{one.sentence}</strong>
           <p>{one.relief}</p>
+          {mayFree && SHORT_OF_CLASSES.has(one.rule) && <Freeing view={view} />}
         </div>
       ))}
       {placed && (
@@ -40,6 +57,32 @@ export function Why({ view, onLesson }: { view: PlanView; onLesson: (lesson: num
         </>
       )}
     </section>
+  );
+}
+
+/** Classes made by hand, each with the touch that lets the plan fill it. */
+function Freeing({ view }: { view: PlanView }) {
+  const { free, saving } = useFree();
+  const own = madeByHand(view.lessons);
+  if (own.length === 0) return null;
+  return (
+    <>
+      <p>Made by hand, and left alone. Let the plan fill:</p>
+      <p className={classes.acts}>
+        {own.slice(0, MOST_FREED).map((lesson) => (
+          <Button
+            key={lesson.id}
+            size="compact-md"
+            variant="default"
+            loading={saving}
+            onClick={() => free(lesson)}
+          >
+            {date(lesson.date)}
+          </Button>
+        ))}
+        {own.length > MOST_FREED && <span className="quiet">and {own.length - MOST_FREED} more</span>}
+      </p>
+    </>
   );
 }
 

@@ -154,7 +154,7 @@ type AloneProps = {
 
 /** Somebody in no pair: the rule in the way, and what may be done about it. The coach decides. */
 function Alone({ who, pairs, chosen, onTouch, sheet }: AloneProps) {
-  const { says, falls, isJunior, canAnyway } = pairs.whyAlone(who);
+  const { says, falls, isJunior, canThrow, canAnyway } = pairs.whyAlone(who);
   return (
     <li>
       <Button
@@ -175,6 +175,11 @@ function Alone({ who, pairs, chosen, onTouch, sheet }: AloneProps) {
         {falls.length > 0 && isJunior && (
           <Button component={Link} to={`/mat/${sheet.training.id}?do=mark`} size="md" variant="default">
             Mark the fall
+          </Button>
+        )}
+        {canThrow && (
+          <Button size="md" variant="default" onClick={() => pairs.placeThrowing(who)}>
+            They only throw
           </Button>
         )}
         {canAnyway && (

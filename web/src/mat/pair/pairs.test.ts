@@ -4,6 +4,7 @@ import { random } from '../../testing/random';
 import {
   against,
   aloneOf,
+  asThrower,
   type Group,
   isBarred,
   lifted,
@@ -195,6 +196,63 @@ describe('pairs without the server', () => {
     expect(isBarred(['a', 'b'], barred)).toBe(true);
     expect(isBarred(['a', 'c'], barred)).toBe(false);
     expect(isBarred(['a', 'a stranger'], barred), 'not known here').toBe(true);
+  });
+
+  it('over a thousand evenings puts nobody together whom no touch lifts, whatever the coach touches', () => {
+    const next = random(77);
+    const kinds: Why[] = ['WEIGHT', 'NO_FALLS', 'AGES', 'APART', 'GUEST_UNKNOWN', 'LAST_CLASS'];
+    const lifts: Room['lifts'] = {
+      WEIGHT: 'ANYWAY',
+      NO_FALLS: 'FALLS',
+      AGES: 'NEVER',
+      APART: 'NEVER',
+      GUEST_UNKNOWN: 'NEVER',
+    };
+    const bars = new Set(kinds.filter((why) => lifts[why]));
+    let anyway = 0;
+    let thrown = 0;
+    for (let evening = 0; evening < 1000; evening++) {
+      const room = anyRoom(next);
+      room.couples = room.couples.map((couple) => {
+        const why = kinds.filter(() => next() < 0.2);
+        return { ...couple, why, cost: why.some((one) => bars.has(one)) ? null : (couple.cost ?? 1) };
+      });
+      const table = tableOf({ ...room, bars: [...bars], lifts });
+      const here = [...room.people, 'guest of this minute'].filter(() => next() < 0.9);
+      const mayNot = (group: Group) =>
+        group.some((one, n) =>
+          group.slice(n + 1).some((other) => {
+            const [a, b] = [room.people.indexOf(one), room.people.indexOf(other)].sort((x, y) => x - y);
+            const couple = room.couples.find((each) => each.one === a && each.other === b);
+            return a < 0 || Boolean(couple?.why.some((why) => lifts[why] === 'NEVER'));
+          }),
+        );
+      let groups = pairedUp(here, table);
+      for (let touch = 0; touch < 12; touch++) {
+        const who = here[Math.floor(next() * here.length)];
+        const other = here[Math.floor(next() * here.length)];
+        if (!who || who === other) continue;
+        const alone = aloneOf(groups, here);
+        const before = groups;
+        if (alone.includes(who) && next() < 0.5) {
+          groups = placed(who, groups, alone, lifted(table));
+          anyway += groups === before ? 0 : 1;
+        } else if (alone.includes(who)) {
+          groups = asThrower(who, groups, table, bars);
+          thrown += groups === before ? 0 : 1;
+          const others = groups.find((group) => group.includes(who))?.filter((one) => one !== who) ?? [];
+          const between = others.flatMap((one) => table.why(who, one));
+          expect(between.filter((why) => bars.has(why) && why !== 'NO_FALLS')).toEqual([]);
+        } else if (next() < 0.5) {
+          const next = swapped(groups, who, other);
+          if (!next.some((group) => isBarred(group, table))) groups = next;
+        } else groups = takenOut(who, groups, alone, table);
+        expect(groups.filter(mayNot)).toEqual([]);
+        expect(new Set(groups.flat()).size).toBe(groups.flat().length);
+      }
+    }
+    expect(anyway, 'otherwise nothing was tried').toBeGreaterThan(200);
+    expect(thrown, 'otherwise nothing was tried').toBeGreaterThan(50);
   });
 
   it('brings two who are alone together', () => {

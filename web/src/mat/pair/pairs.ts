@@ -110,6 +110,24 @@ export function placed(person: string, groups: Group[], alone: string[], table: 
   return joined ? groups.map((group) => (group === joined ? [...group, person] : group)) : groups;
 }
 
+/**
+ * Joins somebody who is not thrown to two of whom one can be: they throw, and are not thrown. Nothing but the falls stands
+ * between any two of them; where there are no such two the groups stay.
+ */
+export function asThrower(person: string, groups: Group[], table: Table, bars: Set<Why>): Group[] {
+  const onlyFalls = (other: string) =>
+    !table.never(person, other) &&
+    table.why(person, other).every((why) => why === 'NO_FALLS' || !bars.has(why));
+  const joined = cheapest(
+    groups.filter(
+      (group) =>
+        group.length === 2 && group.every(onlyFalls) && group.some((other) => table.fit(person, other)),
+    ),
+    (group) => costs(person, group, table),
+  );
+  return joined ? groups.map((group) => (group === joined ? [...group, person] : group)) : groups;
+}
+
 /** Takes somebody out; who worked with them is placed anew, and nobody else moves. */
 export function takenOut(person: string, groups: Group[], alone: string[], table: Table): Group[] {
   const group = groups.find((one) => one.includes(person));

@@ -9,6 +9,7 @@ import { calledIn } from '../called';
 import {
   against,
   aloneOf,
+  asThrower,
   type Group,
   isBarred,
   lifted,
@@ -153,6 +154,13 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
       ? `One too many. ${calledBy(who)} fits with ${some(fitting.map(calledBy))}: touch both to swap.${rest}`
       : `Nobody can be paired with ${calledBy(who)}: ${between.join('; ')}.`;
   };
+  /** Three of whom one can fall: the others throw; else everybody is lowered. */
+  const carefully = (group: Group) => {
+    const lacking = group.filter((who) => who in room.lacks);
+    return lacking.length === group.length
+      ? 'lowered, or onto the crash mat'
+      : `${some(lacking.map(calledBy))} only ${lacking.length === 1 ? 'throws' : 'throw'}`;
+  };
   const pairing = {
     block,
     /** What is to be minded with most pairs. */
@@ -174,7 +182,7 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
       return {
         breaks: words(why.filter((one) => room.lifts[one] === 'NEVER')),
         anyway: liftedIn(group).map((one) =>
-          one === 'NO_FALLS' ? 'lowered, or onto the crash mat' : `anyway: ${words([one])[0]}`,
+          one === 'NO_FALLS' ? carefully(group) : `anyway: ${words([one])[0]}`,
         ),
         minds: words(why.filter((one) => !bars.has(one) && !everywhere.includes(one))),
         looks: group.some((who) => !table.knows(who)),
@@ -208,6 +216,7 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
         /** Falls that somebody has not passed, which is what stands against them. */
         falls,
         isJunior: room.juniors.includes(who),
+        canThrow: falls.length > 0 && asThrower(who, groups, table, bars) !== groups,
         canAnyway: placed(who, groups, alone, lifted(table)) !== groups,
       };
     },
@@ -219,6 +228,12 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
         `${named(group)} work together`,
         `You put them together anyway: ${words(liftedIn(group)).join('; ')}.`,
       );
+    },
+    /** They throw somebody who can fall, and are not thrown themselves. */
+    placeThrowing: (who: string) => {
+      const next = asThrower(who, groups, table, bars);
+      const group = next.find((one) => one.includes(who)) ?? [];
+      return change(next, `${named(group)} work together; ${carefully(group)}`);
     },
     /** A coach has seen somebody fall well: a mark for each fall that was missing. */
     seen: async (who: string) => {

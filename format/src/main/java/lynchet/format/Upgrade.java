@@ -153,6 +153,6 @@ public final class Upgrade {
                 .filter(entry -> entry.getKey().track().equals(track.id()))
                 .map(Map.Entry::getValue)
                 .toList();
-        return new Track(track.id(), track.name(), track.jacket(), its);
+        return new Track(track.id(), track.name(), track.jacket(), its, track.teaches());
     }
 }

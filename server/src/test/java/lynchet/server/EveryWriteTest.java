@@ -55,6 +55,7 @@ class EveryWriteTest {
             Map.entry("AccountChange", "{\"role\":\"COACH\",\"person\":\"orla-fenwick\",\"isOff\":false}"),
             Map.entry("OnTracks", "{\"students\":[\"orla-fenwick\"],\"add\":[\"fundamentals\"],\"remove\":[]}"),
             Map.entry("Weighing", "{\"day\":\"2026-11-24\",\"weights\":[{\"student\":\"orla-fenwick\",\"kg\":61}]}"),
+            Map.entry("WhoIsMeant", "{\"text\":\"Wren Abbot\",\"person\":\"orla-fenwick\"}"),
             Map.entry("Saying", "{\"students\":[\"orla-fenwick\"],\"answer\":\"NOTHING\"}"),
             Map.entry("Restriction", "{\"kind\":\"NO_NECK\",\"from\":\"2026-11-24\",\"note\":\"x\"}"),
             Map.entry("Lifted", "{\"kind\":\"NO_NECK\",\"clearedBy\":\"x\"}"),

@@ -115,7 +115,7 @@ final class GrownClub implements ClubArchive.Source {
                         "head",
                         0));
             }
-            to.accept(new Track(track, track, null, slots));
+            to.accept(new Track(track, track, null, slots, List.of()));
         }
     }
 

@@ -75,7 +75,7 @@ final class Season {
                 .toList());
         List<Track.Slot> slots =
                 List.of(slot("mon", DayOfWeek.MONDAY), slot("wed", DayOfWeek.WEDNESDAY), slot("fri", DayOfWeek.FRIDAY));
-        Track track = new Track("fundamentals", "Fundamentals", null, slots);
+        Track track = new Track("fundamentals", "Fundamentals", null, slots, List.of());
         Term term = new Term(
                 "term",
                 "Term",

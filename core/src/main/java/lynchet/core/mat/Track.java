@@ -4,14 +4,24 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
+import lynchet.core.card.Family;
 import lynchet.core.card.Jacket;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
-/** A stream of classes: juniors, fundamentals, no-jacket …, with its weekly times. */
-public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> slots) {
+/**
+ * A stream of classes: juniors, fundamentals, no-jacket …, with its weekly times.
+ *
+ * @param teaches the families of techniques that it is about, which its plans are offered first; none: all of them
+ */
+public record Track(
+        String id,
+        @Most(60) String name,
+        Jacket jacket,
+        List<Slot> slots,
+        @Most(12) List<Family> teaches) {
 
     /**
      * A weekly time.
@@ -20,7 +30,7 @@ public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> 
      * @param until last day on which it holds; null: until further notice
      * @param minutes length of a class, 5 to 480
      * @param area the mat area; may be null
-     * @param coach account name of whoever usually gives it; may be null
+     * @param coach whoever usually gives it: the id of a person, an account, or a name as it was written; may be null
      * @param lanes how many pairs have room to throw at once, 0 to 60; 0: all of them
      */
     public record Slot(
@@ -31,7 +41,7 @@ public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> 
             LocalTime start,
             int minutes,
             @Nullable String area,
-            @Most(40) @Nullable String coach,
+            @Most(80) @Nullable String coach,
             @Usual("0") int lanes) {
         public Slot {
             Say.id("a slot", id);
@@ -42,6 +52,11 @@ public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> 
             if (from != null && until != null && until.isBefore(from)) {
                 throw new IllegalArgumentException("slot " + id + " ends before it begins");
             }
+        }
+
+        /** The same time with another coach. */
+        public Slot givenBy(@Nullable String other) {
+            return new Slot(id, from, until, day, start, minutes, area, other, lanes);
         }
 
         /** Whether there is a class in it on a day. */
@@ -62,9 +77,24 @@ public record Track(String id, @Most(60) String name, Jacket jacket, List<Slot> 
         Say.text("the name of track " + id, name);
         jacket = jacket == null ? Jacket.EITHER : jacket;
         slots = Say.list(slots);
+        teaches = Say.list(teaches);
         if (slots.stream().map(Slot::id).distinct().count() != slots.size()) {
             throw new IllegalArgumentException("track " + id + " names a slot twice");
         }
+    }
+
+    /** The same track with another coach where one is named so. */
+    public Track givenBy(String named, String coach) {
+        List<Slot> others = slots.stream()
+                .map(slot -> named.equals(slot.coach()) ? slot.givenBy(coach) : slot)
+                .toList();
+        return new Track(id, name, jacket, others, teaches);
+    }
+
+    /** Whether something is of what the track is about; falls are part of throwing. */
+    public boolean teaches(Family family) {
+        boolean throwing = teaches.stream().anyMatch(Family::bringsDown);
+        return teaches.isEmpty() || teaches.contains(family) || throwing && family == Family.BREAKFALL;
     }
 
     /** A class of one of its slots on a day, nothing planned for it yet. */

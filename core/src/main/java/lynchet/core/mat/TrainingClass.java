@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param slot id of the weekly time it stands in; null: outside any
  * @param term id of the term it belongs to; may be null
  * @param group which of several groups on one mat it is; null: all together
- * @param coach account name of the coach who gives it; may be null
+ * @param coach whoever gives it: the id of a person, an account, or a name as it was written; may be null
  * @param pinned whether a planner leaves it as it is
  * @param handOver what whoever covers needs to know; may be null
  * @param lanes how many pairs have room to throw at once, 0 to 60; 0: all of them
@@ -30,7 +30,7 @@ public record TrainingClass(
         @Nullable String slot,
         @Nullable String term,
         @Most(40) @Nullable String group,
-        @Most(40) @Nullable String coach,
+        @Most(80) @Nullable String coach,
         @Nullable String area,
         @Most(200) @Nullable String theme,
         List<Block> blocks,
@@ -85,6 +85,13 @@ public record TrainingClass(
     }
 
     /** The same class made of other blocks. */
+    /** The same class with another coach. */
+    public TrainingClass givenBy(@Nullable String other) {
+        return new TrainingClass(
+                id, date, start, minutes, track, slot, term, group, other, area, theme, blocks, cancelled, pinned,
+                handOver, lanes);
+    }
+
     public TrainingClass withBlocks(List<Block> others) {
         return new TrainingClass(
                 id, date, start, minutes, track, slot, term, group, coach, area, theme, others, cancelled, pinned,

@@ -9,10 +9,13 @@ import org.jspecify.annotations.Nullable;
 /**
  * How something came to be remembered as it is, day by day on one side: what stands behind "fresh", "fading" and "rusty".
  *
- * @param brought the day from which it counts as brought from elsewhere; null: it was not
+ * @param brought since when it counts as brought from elsewhere; null: it was not
  * @param days every day on which anything was done, the oldest first
  */
-public record Memory(Side side, @Nullable LocalDate brought, List<Day> days) {
+public record Memory(Side side, @Nullable FromBefore brought, List<Day> days) {
+
+    /** The day from which it counts, and the days in which half is forgotten from then. */
+    public record FromBefore(LocalDate on, double halfLife) {}
 
     /**
      * One day of practice.
@@ -28,11 +31,11 @@ public record Memory(Side side, @Nullable LocalDate brought, List<Day> days) {
         List<Day> told = new ArrayList<>();
         Fading was = null;
         boolean live = false;
-        boolean isKnown = brought == null;
+        FromBefore from = null;
         for (PracticeDay day : days) {
-            if (!isKnown && !day.day().isBefore(brought)) {
+            if (brought != null && from == null && !day.day().isBefore(brought)) {
                 was = Fading.brought(was, brought);
-                isKnown = true;
+                from = new FromBefore(brought, was.halfLife());
             }
             double recall = was == null ? 0 : was.recallOn(day.day());
             Fading is = Fading.after(was, live, day);
@@ -40,6 +43,9 @@ public record Memory(Side side, @Nullable LocalDate brought, List<Day> days) {
             was = is;
             live |= day.livePass();
         }
-        return new Memory(side, brought, told);
+        if (brought != null && from == null) {
+            from = new FromBefore(brought, Fading.brought(was, brought).halfLife());
+        }
+        return new Memory(side, from, told);
     }
 }

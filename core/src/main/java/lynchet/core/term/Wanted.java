@@ -7,7 +7,9 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import lynchet.core.card.Technique;
 import lynchet.core.map.Stage;
+import lynchet.core.mat.Track;
 import lynchet.core.people.Fading;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
@@ -51,26 +53,28 @@ public record Wanted(
     }
 
     /**
-     * What a track wants, the most wanted first; what nobody lacks or has lost is left out. Whoever cannot be examined by
-     * the next exam counts for half.
+     * What a track wants: what it is about first, then the most wanted; what nobody lacks or has lost is left out. Whoever
+     * cannot be examined by the next exam counts for half.
      *
      * @param exam day of the next exam; null: none is planned
      */
     public static List<Wanted> of(
-            String track,
+            Track track,
             Map<Student, StudentState> people,
             List<Ladder> ladders,
             Teaching teaching,
             LocalDate day,
             @Nullable LocalDate exam) {
         Map<String, Counted> counted = new TreeMap<>();
-        people.forEach((student, state) -> AskedOf.of(student, state, ladders, track, day)
+        people.forEach((student, state) -> AskedOf.of(student, state, ladders, track.id(), day)
                 .lines()
                 .forEach((subject, line) -> counted.computeIfAbsent(subject, id -> new Counted(line.goal()))
                         .add(line, state.on(subject, null).orElse(null), day, exam)));
         return counted.values().stream()
                 .filter(one -> one.need + one.rusty > 0)
-                .sorted(Comparator.comparing((Counted one) -> -one.weight).thenComparing(one -> one.goal.subject()))
+                .sorted(Comparator.comparing((Counted one) -> !isOf(track, one.goal, teaching))
+                        .thenComparing(one -> -one.weight)
+                        .thenComparing(one -> one.goal.subject()))
                 .map(one -> new Wanted(
                         one.goal.technique(),
                         one.goal.chain(),
@@ -82,6 +86,10 @@ public record Wanted(
                         one.weight,
                         one.ranks))
                 .toList();
+    }
+
+    private static boolean isOf(Track track, TermPlan.Goal goal, Teaching teaching) {
+        return teaching.techniques(goal).stream().map(Technique::family).anyMatch(track::teaches);
     }
 
     private static final class Counted {

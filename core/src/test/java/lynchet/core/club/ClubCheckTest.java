@@ -53,7 +53,10 @@ class ClubCheckTest {
                         "GAP_TECHNIQUE",
                         "/ignoredGaps/1/technique",
                         c -> c.ignoredGaps.add(TinyClub.gap("x", null, "guard", "no"))),
-                breach("ID_UNIQUE", "/tracks/1/id", c -> c.tracks.add(new Track("all", "Again", null, null))),
+                breach(
+                        "ID_UNIQUE",
+                        "/tracks/1/id",
+                        c -> c.tracks.add(new Track("all", "Again", null, null, List.of()))),
                 breach("TERM_SLOT", "/terms/1/slots/0", c -> c.terms.add(TinyClub.term("x", "no"))),
                 breach("CARD_UNIQUE", "/people/2/card", c -> c.people.add(TinyClub.student("x", "11"))),
                 breach("ID_UNIQUE", "/tracks/1", c -> c.tracks.add(TinyClub.track("x", "mondays"))),

@@ -190,7 +190,8 @@ public final class TinyClub {
                 id,
                 id,
                 null,
-                List.of(new Track.Slot(slot, null, null, DAY.getDayOfWeek(), LocalTime.of(18, 30), 60, null, null, 0)));
+                List.of(new Track.Slot(slot, null, null, DAY.getDayOfWeek(), LocalTime.of(18, 30), 60, null, null, 0)),
+                List.of());
     }
 
     static Term term(String id, String slot) {

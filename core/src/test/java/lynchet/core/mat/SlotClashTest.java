@@ -29,7 +29,7 @@ class SlotClashTest {
     }
 
     private static Track track(String id, Track.Slot... slots) {
-        return new Track(id, id, Jacket.EITHER, List.of(slots));
+        return new Track(id, id, Jacket.EITHER, List.of(slots), List.of());
     }
 
     private static boolean clash(Track.Slot a, Track.Slot b) {

@@ -121,6 +121,15 @@ class BroughtTest {
         assertThat(after.halfLife()).isCloseTo(211.4, within(0.05));
         assertThat(after.sessions()).isEqualTo(1);
         assertThat(after.last()).isEqualTo(session);
+        Training training = new Training();
+        training.brought.add(with(Brought.allBelow(ladder, "green", map, Side.RIGHT)));
+        training.drill("hip-throw", session, Side.LEFT, 6);
+        List<Memory> memory = training.record().memory("hip-throw", map);
+        assertThat(memory).extracting(Memory::side).containsExactly(Side.RIGHT, Side.LEFT);
+        assertThat(memory).extracting(Memory::brought).containsOnly(new Memory.FromBefore(DAY, 180));
+        assertThat(memory.get(0).days()).isEmpty();
+        assertThat(memory.get(1).days().get(0).recall()).isCloseTo(0.891, within(0.0005));
+        assertThat(memory.get(1).days().get(0).halfLife()).isCloseTo(211.4, within(0.05));
     }
 
     /** It is no mark and no practice, and a later "not yet" overrules it in whichever version; an earlier one does not. */

@@ -24,9 +24,10 @@ class CalendarTest {
             null,
             List.of(
                     slot("throws-mon", null, null, DayOfWeek.MONDAY, 19),
-                    slot("throws-wed", MONDAY, MONDAY.plusDays(10), DayOfWeek.WEDNESDAY, 19)));
-    private final Track juniors =
-            new Track("juniors", "Juniors", null, List.of(slot("juniors", null, null, DayOfWeek.MONDAY, 17)));
+                    slot("throws-wed", MONDAY, MONDAY.plusDays(10), DayOfWeek.WEDNESDAY, 19)),
+            List.of());
+    private final Track juniors = new Track(
+            "juniors", "Juniors", null, List.of(slot("juniors", null, null, DayOfWeek.MONDAY, 17)), List.of());
 
     private List<String> ids(List<Term> terms, LocalDate from, LocalDate to) {
         return Calendar.of(List.of(throwing, juniors), terms, List.of()).between(from, to).stream()

@@ -54,7 +54,7 @@ class TermQuestionTest {
 
     private static TrainingClass training(int week) {
         Track.Slot slot = new Track.Slot("tue", null, null, DayOfWeek.TUESDAY, LocalTime.of(18, 30), 90, null, null, 0);
-        return new Track("all", "All", null, List.of(slot)).planned(slot, TUESDAY.plusWeeks(week), "t");
+        return new Track("all", "All", null, List.of(slot), List.of()).planned(slot, TUESDAY.plusWeeks(week), "t");
     }
 
     private static Block drill(String technique) {

@@ -14,6 +14,7 @@ import lynchet.core.club.TinyClub;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
+import lynchet.core.mat.Track;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.LadderCount;
 import lynchet.core.people.Student;
@@ -28,6 +29,8 @@ import org.junit.jupiter.api.Test;
 
 /** What the ranks of somebody ask, and what a track wants by it. */
 class WantedTest {
+
+    private static final Track ALL = new Track("all", "All", null, List.of(), List.of());
 
     private static final LocalDate DAY = LocalDate.of(2026, 3, 2);
 
@@ -110,7 +113,7 @@ class WantedTest {
         people.put(TinyClub.student("a", "1"), holding(met.state(), "white"));
         people.put(TinyClub.student("b", "2"), holding(passed.state(), "white"));
         people.put(TinyClub.student("c", "3"), holding(unlogged.state(), "white"));
-        List<Wanted> wanted = Wanted.of("all", people, List.of(adult), teaching, DAY, null);
+        List<Wanted> wanted = Wanted.of(ALL, people, List.of(adult), teaching, DAY, null);
         assertThat(wanted).extracting(Wanted::technique).containsExactly("fall", "sweep");
         Wanted sweep = wanted.get(1);
         assertThat(sweep.need()).isEqualTo(1);
@@ -121,6 +124,30 @@ class WantedTest {
         assertThat(sweep.soon()).as("no exam is planned").isEqualTo(1);
     }
 
+    /** What the track is about comes first, however much less it is wanted; falls are part of throwing. */
+    @Test
+    void whatTheTrackIsAboutComesFirst() {
+        Map<Student, StudentState> people = new LinkedHashMap<>();
+        people.put(TinyClub.student("a", "1"), holding(StudentState.empty(), "white"));
+        people.put(TinyClub.student("b", "2"), holding(passedFall(), "white"));
+        assertThat(about(people)).as("two lack it, one").containsExactly("sweep", "fall");
+        assertThat(about(people, Family.THROW)).containsExactly("fall", "sweep");
+        assertThat(about(people, Family.ESCAPE)).containsExactly("sweep", "fall");
+    }
+
+    private static StudentState passedFall() {
+        Training passed = new Training();
+        passed.pass("fall");
+        return passed.state();
+    }
+
+    private List<String> about(Map<Student, StudentState> people, Family... teaches) {
+        Track track = new Track("all", "All", null, List.of(), List.of(teaches));
+        return Wanted.of(track, people, List.of(adult), teaching, DAY, null).stream()
+                .map(Wanted::technique)
+                .toList();
+    }
+
     /** A rank is held for twelve weeks at least: who holds it since today, and who joined today, can be examined on that day and not before. */
     @Test
     void whoeverCannotBeExaminedYetCountsForHalf() {
@@ -129,7 +156,7 @@ class WantedTest {
         people.put(TinyClub.student("a", "1"), holding(StudentState.empty(), "white"));
         people.put(TinyClub.student("new", "2"), StudentState.empty());
         Wanted before = Wanted.of(
-                        "all",
+                        ALL,
                         people,
                         List.of(slow),
                         teaching,
@@ -137,7 +164,7 @@ class WantedTest {
                         DAY.plusWeeks(12).minusDays(1))
                 .get(0);
         assertThat(List.of(before.need(), before.soon(), before.weight())).isEqualTo(List.of(2, 0, 1.0));
-        Wanted then = Wanted.of("all", people, List.of(slow), teaching, DAY, DAY.plusWeeks(12))
+        Wanted then = Wanted.of(ALL, people, List.of(slow), teaching, DAY, DAY.plusWeeks(12))
                 .get(0);
         assertThat(List.of(then.need(), then.soon(), then.weight())).isEqualTo(List.of(2, 2, 2.0));
     }

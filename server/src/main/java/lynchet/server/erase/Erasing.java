@@ -117,12 +117,28 @@ class Erasing {
             throw Refusal.bad("NAME_DIFFERS", "/name", "Write the name as it stands: " + gone.name() + ".");
         }
         people.notThemselves(id);
+        stillGives(gone);
         disk.writeAnewAtTheEnd();
         Map<String, Integer> kept = durable.writeAlone(
                 () -> people.inTurn(() -> transaction.execute(status -> replace(gone, people.newId(), fromText))));
         persons.forget(id);
         letters.forget(words(gone));
         return new Erased(kept, mentions(gone), copies.names());
+    }
+
+    /** Whoever still gives a weekly time is not erased: somebody else has to be named first. */
+    private void stillGives(Student gone) {
+        stores.of(Parts.TRACKS).all().stream()
+                .filter(track ->
+                        track.slots().stream().anyMatch(slot -> gone.id().equals(slot.coach())))
+                .findFirst()
+                .ifPresent(track -> {
+                    throw Refusal.bad(
+                            "GIVES_CLASSES",
+                            "/name",
+                            gone.name() + " still gives " + track.name()
+                                    + ". Say who gives it first, under House, Tracks.");
+                });
     }
 
     private Map<String, Integer> replace(Student gone, String other, boolean fromText) {
@@ -154,6 +170,7 @@ class Erasing {
         incidents.change(incidents.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
                 .map(one -> one.student().equals(gone.id()) ? one.ofNobody(other) : one.with(other))
                 .toList());
+        swap("training_class", "body", "\"coach\":" + quoted(gone.id()), "\"coach\":null");
         jdbc.update("update promotion set reason = '' where student = ?", gone.id());
         jdbc.update("update credit set note = 'from before' where student = ?", gone.id());
         jdbc.update("update merit set words = '' where student = ?", gone.id());

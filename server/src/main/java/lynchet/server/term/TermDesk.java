@@ -20,6 +20,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.ClassSum;
+import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
@@ -343,7 +344,11 @@ class TermDesk {
         LocalDate exam = term == null
                 ? null
                 : grading(term(term), today).filter(day -> !day.isBefore(today)).orElse(null);
-        return Wanted.of(track, track(track), now.ladders(), now.teaching(), today, exam);
+        Track about = now.taught().tracks().stream()
+                .filter(one -> one.id().equals(track))
+                .findFirst()
+                .orElseThrow(() -> Refusal.missing("track", track));
+        return Wanted.of(about, track(track), now.ladders(), now.teaching(), today, exam);
     }
 
     /** Falls that a class of a track bears: few where more than half of it are juniors. */

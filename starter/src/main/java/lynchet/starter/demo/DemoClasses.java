@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import lynchet.core.card.Family;
 import lynchet.core.card.Jacket;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
@@ -39,8 +40,8 @@ final class DemoClasses {
             new Slot("juniors", 0, LocalTime.of(17, 15), 60, "Small Mat", "assistant", 4),
             new Slot("fundamentals", 0, LocalTime.of(18, 30), 90, "Long Mat", "head", 8),
             new Slot("throws", 2, LocalTime.of(19, 0), 90, "Long Mat", "coach", 8),
-            new Slot("juniors-second", 3, LocalTime.of(17, 15), 60, "Long Mat", "sorrel", 8),
-            new Slot("no-jacket", 4, LocalTime.of(10, 0), 75, "Long Mat", "wren", 8),
+            new Slot("juniors-second", 3, LocalTime.of(17, 15), 60, "Long Mat", "Sorrel Vane", 8),
+            new Slot("no-jacket", 4, LocalTime.of(10, 0), 75, "Long Mat", "Wren Abbot", 8),
             new Slot("competition", 5, LocalTime.of(18, 0), 90, "Long Mat", "head", 8));
 
     /** A weekly time, so many days after the weekday of today. */
@@ -69,17 +70,17 @@ final class DemoClasses {
         return List.of(
                 track("juniors", "Juniors", Jacket.JACKET, today),
                 track("fundamentals", "Fundamentals", Jacket.JACKET, today),
-                track("throws", "Throws", Jacket.JACKET, today),
+                track("throws", "Throws", Jacket.JACKET, today, Family.THROW, Family.TAKEDOWN),
                 track("no-jacket", "No-jacket", Jacket.NO_JACKET, today),
                 track("competition", "Competition squad", Jacket.EITHER, today));
     }
 
-    private static Track track(String id, String name, Jacket jacket, LocalDate today) {
+    private static Track track(String id, String name, Jacket jacket, LocalDate today, Family... teaches) {
         List<Track.Slot> slots = SLOTS.stream()
                 .filter(slot -> slot.track().equals(id))
                 .map(slot -> slot.on(today))
                 .toList();
-        return new Track(id, name, jacket, slots);
+        return new Track(id, name, jacket, slots, List.of(teaches));
     }
 
     /** After the term the hall gets a new floor. */

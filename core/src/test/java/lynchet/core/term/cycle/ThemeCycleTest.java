@@ -37,7 +37,11 @@ class ThemeCycleTest {
 
     private final Teaching teaching = teaching();
     private final Track track = new Track(
-            "all", "All", null, List.of(slot("tue", DayOfWeek.TUESDAY, 60), slot("thu", DayOfWeek.THURSDAY, 60)));
+            "all",
+            "All",
+            null,
+            List.of(slot("tue", DayOfWeek.TUESDAY, 60), slot("thu", DayOfWeek.THURSDAY, 60)),
+            List.of());
 
     /** Eight that take 12 minutes, d after c; "late" takes 29 and builds on a; two that throw. */
     private static Teaching teaching() {

@@ -1,0 +1,67 @@
+import { Select } from '@mantine/core';
+import { useState } from 'react';
+import { sendEdit } from '../api/client';
+import { useCoaches, useNames } from '../api/queries';
+import type { Coaches, WrittenCoach } from '../api/types';
+import { useChanged, useUndo } from '../form/useEdit';
+import { useNotices } from '../ui/Notices';
+import { count } from '../ui/words';
+import classes from './TracksRoom.module.css';
+
+/** Names that were only written down, for whoever runs the house to say once who they are. */
+export function WhoIsMeant() {
+  const written = useCoaches().data?.written ?? [];
+  if (written.length === 0) return null;
+  return (
+    <section className={classes.track} aria-label="Who is that?">
+      <h2>Who is that?</h2>
+      <p className="quiet">
+        These give classes and are nobody who trains here. Somebody from outside stays as written; of anybody
+        else say who it is, and their classes to come bear the name.
+      </p>
+      <ul className={classes.slots}>
+        {written.map((one) => (
+          <Written key={one.text} written={one} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Written({ written }: { written: WrittenCoach }) {
+  const people = useNames().data ?? [];
+  const say = useNotices();
+  const changed = useChanged();
+  const undo = useUndo();
+  const [sending, setSending] = useState(false);
+  const meant = async (person: string | null) => {
+    if (!person) return;
+    setSending(true);
+    try {
+      const { edit } = await sendEdit<Coaches>('POST', '/coaches/meant', { text: written.text, person });
+      await changed(['coaches', 'tracks', 'classes', 'plans']);
+      const name = people.find((one) => one.id === person)?.name;
+      say.done(`${written.text} is ${name}.`, edit ? () => undo(edit) : undefined);
+    } catch (error) {
+      say.failed(error);
+    } finally {
+      setSending(false);
+    }
+  };
+  return (
+    <li>
+      <strong>{written.text}</strong>
+      <span className="quiet">{count(written.times, 'time', 'times')}</span>
+      <Select
+        aria-label={`Who is ${written.text}?`}
+        placeholder="Is …"
+        searchable
+        limit={40}
+        disabled={sending}
+        value={null}
+        data={people.filter((one) => !one.guest).map((one) => ({ value: one.id, label: one.name }))}
+        onChange={meant}
+      />
+    </li>
+  );
+}

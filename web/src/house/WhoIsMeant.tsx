@@ -1,8 +1,8 @@
-import { Select } from '@mantine/core';
 import { useState } from 'react';
 import { sendEdit } from '../api/client';
 import { useCoaches, useNames } from '../api/queries';
 import type { Coaches, WrittenCoach } from '../api/types';
+import { Taking } from '../form/Taking';
 import { useChanged, useUndo } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
 import { count } from '../ui/words';
@@ -34,8 +34,7 @@ function Written({ written }: { written: WrittenCoach }) {
   const changed = useChanged();
   const undo = useUndo();
   const [sending, setSending] = useState(false);
-  const meant = async (person: string | null) => {
-    if (!person) return;
+  const meant = async (person: string) => {
     setSending(true);
     try {
       const { edit } = await sendEdit<Coaches>('POST', '/coaches/meant', { text: written.text, person });
@@ -52,15 +51,14 @@ function Written({ written }: { written: WrittenCoach }) {
     <li>
       <strong>{written.text}</strong>
       <span className="quiet">{count(written.times, 'time', 'times')}</span>
-      <Select
+      <Taking
         aria-label={`Who is ${written.text}?`}
         placeholder="Is …"
         searchable
         limit={40}
         disabled={sending}
-        value={null}
         data={people.filter((one) => !one.guest).map((one) => ({ value: one.id, label: one.name }))}
-        onChange={meant}
+        onTake={meant}
       />
     </li>
   );

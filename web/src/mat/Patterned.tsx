@@ -1,8 +1,9 @@
-import { Button, Select, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { usePatterns } from '../api/queries';
 import type { Block } from '../api/types';
 import { freeId } from '../form/fields';
+import { Taking } from '../form/Taking';
 import { useEdit } from '../form/useEdit';
 import classes from './PlanPage.module.css';
 import { copied, minutesOf } from './plan';
@@ -12,7 +13,7 @@ export function Patterned({ onTake }: { onTake: (blocks: Block[]) => void }) {
   const patterns = usePatterns();
   if (!patterns.data?.length) return null;
   return (
-    <Select
+    <Taking
       aria-label="Add the blocks of a pattern"
       placeholder="Add a pattern"
       searchable
@@ -20,8 +21,7 @@ export function Patterned({ onTake }: { onTake: (blocks: Block[]) => void }) {
         value: pattern.id,
         label: `${pattern.name}, ${minutesOf(pattern.blocks)} min`,
       }))}
-      value={null}
-      onChange={(id) => {
+      onTake={(id) => {
         const one = patterns.data.find(({ pattern }) => pattern.id === id);
         if (one) onTake(copied(one.pattern.blocks));
       }}

@@ -6,6 +6,7 @@ import type { Block, DrillShape, Summed, Track, TrainingClass } from '../api/typ
 import { CoachField } from '../form/CoachField';
 import { EditForm } from '../form/EditForm';
 import { Rows } from '../form/Lists';
+import { Taking } from '../form/Taking';
 import { type Opened, useDraft } from '../form/useDraft';
 import { techniqueOptions } from '../map/edit/pickers';
 import { date, daysBefore, plain } from '../ui/words';
@@ -149,13 +150,12 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
       </Rows>
       <div className={classes.ways}>
         {drills.length > 0 && (
-          <Select
+          <Taking
             aria-label="Add a block from a drill shape"
             placeholder="Add a drill shape"
             searchable
             data={drills.map((shape) => ({ value: shape.id, label: `${shape.name}, ${shape.minutes} min` }))}
-            value={null}
-            onChange={(id) => {
+            onTake={(id) => {
               const shape = drills.find((one) => one.id === id);
               if (shape) put([...training.blocks, fromShape(shape)]);
             }}
@@ -225,7 +225,7 @@ function Copy({ training, tracks, onCopy }: CopyProps) {
           Take what was done on {date(last.date)} ({plain(last.blocks[0].kind).toLowerCase()} …)
         </Button>
       )}
-      <Select
+      <Taking
         aria-label="Take the plan of another class"
         placeholder="Take another class"
         searchable
@@ -233,8 +233,7 @@ function Copy({ training, tracks, onCopy }: CopyProps) {
           value: c.id,
           label: [date(c.date), nameOf(c), c.theme].filter(Boolean).join(', '),
         }))}
-        value={null}
-        onChange={(id) => {
+        onTake={(id) => {
           const one = planned.find((c) => c.id === id);
           if (one) onCopy(copied(one.blocks));
         }}

@@ -78,15 +78,6 @@ export function Bulk({ chosen, wanted, total, tracks, onAll, onNone, onDo, onShe
           'All of these:'
         )}
       </span>
-      <Button variant="default" size="compact-md" onClick={() => onDo('squad')}>
-        Squad list
-      </Button>
-      <Button variant="default" size="compact-md" onClick={() => onDo('weigh')}>
-        Weigh
-      </Button>
-      <Button variant="default" size="compact-md" onClick={onSheet}>
-        As a spreadsheet
-      </Button>
       {isHead && isAsked && (
         <>
           <Button size="compact-md" loading={brought.sending} onClick={() => bring('ALL')}>
@@ -102,6 +93,15 @@ export function Bulk({ chosen, wanted, total, tracks, onAll, onNone, onDo, onShe
           </Button>
         </>
       )}
+      <Button variant="default" size="compact-md" onClick={() => onDo('squad')}>
+        Squad list
+      </Button>
+      <Button variant="default" size="compact-md" onClick={() => onDo('weigh')}>
+        Weigh
+      </Button>
+      <Button variant="default" size="compact-md" onClick={onSheet}>
+        As a spreadsheet
+      </Button>
       {wanted.mind === 'FALLS' && (
         <Button component={Link} to="/people/falls" size="compact-md">
           See them one by one

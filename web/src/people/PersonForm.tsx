@@ -287,7 +287,10 @@ function HeldFields({ views, held, onHeld }: HeldProps) {
         searchable
         data={views.map(({ ladder }) => ({
           group: ladder.name,
-          items: ladder.ranks.map((r) => ({ value: `${ladder.id} ${r.id}`, label: r.name })),
+          items: ladder.ranks.map((r) => ({
+            value: `${ladder.id} ${r.id}`,
+            label: views.length > 1 ? `${r.name}, ${ladder.name}` : r.name,
+          })),
         }))}
         value={held && `${held.ladder} ${held.rank}`}
         onChange={(chosen) => {

@@ -1,6 +1,6 @@
 import { Button, MultiSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { useBoard } from '../api/promote';
 import { useToday, useWelcome } from '../api/queries';
 import { PageHead } from '../frame/PageHead';
@@ -10,13 +10,23 @@ import { Loaded } from '../ui/States';
 import { monthOf } from './BoardPage';
 import classes from './Charts.module.css';
 import { daysOf } from './chart';
+import { OnLadder } from './OnLadder';
 
 const ROWS = ['Helped at home', 'Homework', 'Exercise', 'Ate well', 'In bed on time'];
 
 /** A month's chart to print for those a coach picks. What is ticked on it stays at home; here only that it was seen is kept. */
 export function ChartsPage() {
-  const [params] = useSearchParams();
-  const id = params.get('ladder') ?? '';
+  return (
+    <OnLadder
+      title="Home chart"
+      about="A month to print for those a coach picks, with what is asked of them at home."
+    >
+      {(ladder) => <Charts id={ladder.id} />}
+    </OnLadder>
+  );
+}
+
+function Charts({ id }: { id: string }) {
   const board = useBoard(id);
   const today = useToday();
   const [month, setMonth] = useState(today.slice(0, 7));

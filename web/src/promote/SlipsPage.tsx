@@ -1,7 +1,7 @@
 import { Button, SegmentedControl } from '@mantine/core';
 import { Link, useSearchParams } from 'react-router';
 import { useBoard } from '../api/promote';
-import { useLadders, useWelcome } from '../api/queries';
+import { useWelcome } from '../api/queries';
 import type { GivenView, Ladder } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Belt } from '../ui/Belt';
@@ -9,15 +9,25 @@ import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
 import { date } from '../ui/words';
+import { OnLadder } from './OnLadder';
 import classes from './Slips.module.css';
 
 /** What was given lately, on paper: a slip for each, or one list for the wall. No reasons, no figures. */
 export function SlipsPage() {
+  return (
+    <OnLadder
+      title="On paper"
+      about="What was given lately is printed here: a slip for each, or one list for the wall."
+    >
+      {(ladder) => <Given ladder={ladder} />}
+    </OnLadder>
+  );
+}
+
+function Given({ ladder }: { ladder: Ladder }) {
   const [params, setParams] = useSearchParams();
-  const id = params.get('ladder') ?? '';
   const as = params.get('as') === 'wall' ? 'wall' : 'slips';
-  const board = useBoard(id);
-  const ladders = useLadders();
+  const board = useBoard(ladder.id);
   return (
     <>
       <PageHead title="On paper" print={false} mat={false}>
@@ -25,37 +35,29 @@ export function SlipsPage() {
         <SegmentedControl
           aria-label="What is printed"
           value={as}
-          onChange={(value) => setParams({ ladder: id, as: value }, { replace: true })}
+          onChange={(value) => setParams({ ladder: ladder.id, as: value }, { replace: true })}
           data={[
             { value: 'slips', label: 'Slips' },
             { value: 'wall', label: 'For the wall' },
           ]}
         />
-        <Link to={`/people/promotions?ladder=${id}`}>Back to the board</Link>
+        <Link to={`/people/promotions?ladder=${ladder.id}`}>Back to the board</Link>
       </PageHead>
-      <Loaded query={ladders}>
-        {(views) => (
-          <Loaded query={board}>
-            {(view) => {
-              const ladder = views.find((one) => one.ladder.id === id)?.ladder;
-              if (!ladder) return null;
-              return (
-                <Scroll label="What is printed" className={classes.body}>
-                  {view.given.length === 0 ? (
-                    <p>Nothing was given in these weeks.</p>
-                  ) : as === 'slips' ? (
-                    <div className={classes.slips}>
-                      {view.given.map((given) => (
-                        <Slip key={given.promotion.id} given={given} ladder={ladder} />
-                      ))}
-                    </div>
-                  ) : (
-                    <Wall given={view.given} ladder={ladder} />
-                  )}
-                </Scroll>
-              );
-            }}
-          </Loaded>
+      <Loaded query={board}>
+        {(view) => (
+          <Scroll label="What is printed" className={classes.body}>
+            {view.given.length === 0 ? (
+              <p>Nothing was given in these weeks.</p>
+            ) : as === 'slips' ? (
+              <div className={classes.slips}>
+                {view.given.map((given) => (
+                  <Slip key={given.promotion.id} given={given} ladder={ladder} />
+                ))}
+              </div>
+            ) : (
+              <Wall given={view.given} ladder={ladder} />
+            )}
+          </Scroll>
         )}
       </Loaded>
     </>

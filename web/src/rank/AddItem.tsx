@@ -1,6 +1,6 @@
-import { Select } from '@mantine/core';
 import type { MapIndex } from '../api/queries';
 import type { ChainView, Item, Ladder, Rank } from '../api/types';
+import { Taking } from '../form/Taking';
 import { itemsOf } from './families';
 
 type Props = {
@@ -28,8 +28,7 @@ export function AddItem({ map, chains, rank, ladder, onAdd }: Props) {
         .map((t) => ({ value: `TECHNIQUE:${t.id}`, label: t.name })),
     },
   ];
-  const add = (value: string | null) => {
-    if (!value) return;
+  const add = (value: string) => {
     const [kind, ref] = value.split(':') as ['CHAIN' | 'TECHNIQUE', string];
     const label = options.flatMap((o) => o.items).find((o) => o.value === value)?.label ?? ref;
     onAdd(
@@ -51,13 +50,12 @@ export function AddItem({ map, chains, rank, ladder, onAdd }: Props) {
     );
   };
   return (
-    <Select
+    <Taking
       aria-label={`Add to ${rank.name}`}
       placeholder="Add a chain or technique"
       searchable
       data={options}
-      value={null}
-      onChange={add}
+      onTake={add}
       w={240}
     />
   );

@@ -1,8 +1,9 @@
-import { Button, Select } from '@mantine/core';
+import { Button } from '@mantine/core';
 import type { UseQueryResult } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useChains, useMap } from '../api/queries';
 import type { Wanted } from '../api/types';
+import { Taking } from '../form/Taking';
 import { techniqueOptions } from '../map/edit/pickers';
 import { Loaded } from '../ui/States';
 import classes from './Term.module.css';
@@ -15,7 +16,7 @@ export function AddByName({ has, onAdd }: { has: Set<string>; onAdd: (subject: S
   const map = useMap();
   const chains = useChains();
   return (
-    <Select
+    <Taking
       aria-label="Add a technique or a chain"
       placeholder="Add by name"
       searchable
@@ -34,12 +35,10 @@ export function AddByName({ has, onAdd }: { has: Set<string>; onAdd: (subject: S
             .map(({ chain }) => ({ value: `c:${chain.id}`, label: chain.name })),
         },
       ]}
-      value={null}
-      onChange={(value, option) => {
-        if (!value || !option) return;
+      onTake={(value, label) => {
         const id = value.slice(2);
         const isChain = value.startsWith('c:');
-        onAdd({ technique: isChain ? null : id, chain: isChain ? id : null, name: option.label });
+        onAdd({ technique: isChain ? null : id, chain: isChain ? id : null, name: label });
       }}
     />
   );

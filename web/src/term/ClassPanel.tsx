@@ -1,6 +1,7 @@
-import { Button, Select } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import type { PlanView, TermPlan } from '../api/types';
+import { Taking } from '../form/Taking';
 import { useWho } from '../ui/coaches';
 import { date, time } from '../ui/words';
 import type { Chosen } from './Field';
@@ -117,13 +118,12 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
       </ul>
       {rows.length === 0 && <p className="quiet">Nothing of the plan stands in it.</p>}
       {mayMove && others.length > 0 && (
-        <Select
+        <Taking
           aria-label="Put something into this class"
           placeholder="Put in …"
           searchable
           data={others.map((row) => ({ value: row.subject, label: row.name }))}
-          value={null}
-          onChange={(subject) => {
+          onTake={(subject) => {
             const row = others.find((one) => one.subject === subject);
             if (row)
               onChange(placed(view.plan, row.subject, lesson), `${row.name} is met on ${date(lesson.date)}.`);
@@ -131,7 +131,7 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
         />
       )}
       {mayMove && swapping && swaps.length > 0 && (
-        <Select
+        <Taking
           aria-label={`Swap ${swapping.name} with something of another class`}
           placeholder={`Swap ${swapping.name} with …`}
           searchable
@@ -139,9 +139,8 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
             value: String(n),
             label: `${date(there.date)} · ${other.name}`,
           }))}
-          value={null}
-          onChange={(n) => {
-            const one = n === null ? undefined : swaps[Number(n)];
+          onTake={(n) => {
+            const one = swaps[Number(n)];
             if (one)
               onChange(
                 swapped(view.plan, swapping.subject, lesson, one.other.subject, one.lesson),

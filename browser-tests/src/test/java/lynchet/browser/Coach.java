@@ -334,6 +334,44 @@ final class Coach implements AutoCloseable {
                 """, path, body);
     }
 
+    /** The same with PUT. */
+    String put(String path, String body) {
+        return (String) async("""
+                fetch(arguments[0], { method: 'PUT', body: arguments[1], headers: { 'Content-Type': 'application/json',
+                  'X-XSRF-TOKEN': document.cookie.match(/XSRF-TOKEN=([^;]*)/)[1] } })
+                  .then((answer) => answer.text()).then(arguments[2]);
+                """, path, body);
+    }
+
+    /** What the server answers the signed-in person. */
+    String get(String path) {
+        return (String) async("fetch(arguments[0]).then((answer) => answer.text()).then(arguments[1]);", path);
+    }
+
+    /** Where the browser is. */
+    String address() {
+        return driver.getCurrentUrl();
+    }
+
+    /** How many of them show now, none among it. */
+    int count(String css) {
+        return (int) driver.findElements(By.cssSelector(css)).stream()
+                .filter(WebElement::isDisplayed)
+                .count();
+    }
+
+    /** Waits until nothing is loading any more; fails where something did not load. */
+    void loads() {
+        until("everything to be loaded", () -> (boolean) driver.executeScript("""
+                return document.querySelector('#page') !== null
+                  && document.querySelector('[role=status][aria-label=Loading]') === null;
+                """));
+        assertThat((String) driver.executeScript("return document.querySelector('#page').innerText"))
+                .as("at " + driver.getCurrentUrl())
+                .isNotBlank()
+                .doesNotContain("did not load");
+    }
+
     /** Runs a script that calls its last argument when it is done. */
     Object async(String script, Object... arguments) {
         return driver.executeAsyncScript(script, arguments);
@@ -389,12 +427,16 @@ final class Coach implements AutoCloseable {
         script(scheme.formatted("light"));
     }
 
-    void nothingIsWrongHere() {
-        nothingIsWrongButTheServer();
-        List<LogEntry> errors = driver.manage().logs().get(LogType.BROWSER).getAll().stream()
+    /** What the browser complained of since this was last asked. */
+    List<LogEntry> console() {
+        return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
                 .filter(entry -> entry.getLevel().intValue() >= Level.WARNING.intValue())
                 .toList();
-        assertThat(errors).as("the console at " + driver.getCurrentUrl()).isEmpty();
+    }
+
+    void nothingIsWrongHere() {
+        nothingIsWrongButTheServer();
+        assertThat(console()).as("the console at " + driver.getCurrentUrl()).isEmpty();
         List<String> abroad = requests().stream()
                 .filter(url -> url.startsWith("http") && !url.startsWith(base + "/"))
                 .toList();

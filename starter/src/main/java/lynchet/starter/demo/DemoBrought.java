@@ -25,8 +25,7 @@ final class DemoBrought {
 
     private DemoBrought() {}
 
-    static List<Brought> of(
-            LocalDate today, List<DemoPeople.Person> people, List<Ladder> ladders, GrapplingMap map) {
+    static List<Brought> of(LocalDate today, List<DemoPeople.Person> people, List<Ladder> ladders, GrapplingMap map) {
         List<Brought> all = new ArrayList<>();
         for (DemoPeople.Person person : people) {
             HeldRank held = person.held();

@@ -37,7 +37,7 @@ final class DemoClasses {
             Map.of("junior", List.of("juniors"), "exam", List.of("throws", "fundamentals"));
 
     private static final List<Slot> SLOTS = List.of(
-            new Slot("juniors", 0, LocalTime.of(17, 15), 60, "Small Mat", "assistant", 4),
+            new Slot("juniors", 0, LocalTime.of(17, 15), 60, "Small Mat", "Sorrel Vane", 4),
             new Slot("fundamentals", 0, LocalTime.of(18, 30), 90, "Long Mat", "head", 8),
             new Slot("throws", 2, LocalTime.of(19, 0), 90, "Long Mat", "coach", 8),
             new Slot("juniors-second", 3, LocalTime.of(17, 15), 60, "Long Mat", "Sorrel Vane", 8),

@@ -5,15 +5,13 @@ import type { Name, TrainingClass } from '../api/types';
 import { alike } from '../people/alike';
 import { useRecord } from '../record/Recording';
 import { useNotices } from '../ui/Notices';
+import { GROWN_UP, parentIsHere } from './guests';
 import classes from './MatPage.module.css';
 
 type Props = { training: TrainingClass; people: Name[]; onDone: () => void };
 
 /** An id that says nothing about whoever gets it, made here since the server may be far. */
 const randomId = () => `s-${crypto.randomUUID().replaceAll('-', '').slice(0, 16)}`;
-
-/** Who says no more than that they are grown up. */
-const GROWN_UP = 18;
 
 const NOBODY = {
   phone: null,
@@ -61,6 +59,7 @@ export function GuestAdd({ training, people, onDone }: Props) {
     const contacts = number.trim() ? { ...NOBODY, emergencyPhone: number.trim() } : undefined;
     const body = { id, name: full, joined: training.date, guest, ...(contacts && { contacts }) };
     await record({ kind: 'guest', body }, `${full} visits`);
+    if (isParentHere) parentIsHere(training.id, id);
     await there(id, full, id);
   };
   return (

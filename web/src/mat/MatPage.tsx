@@ -16,6 +16,7 @@ import { ClassMarks } from './ClassMarks';
 import { ContestedNote } from './ContestedNote';
 import { Corrections } from './Corrections';
 import { GuestAdd } from './GuestAdd';
+import { GuestsAsked } from './GuestsAsked';
 import { InjuryPanel } from './injury/InjuryPanel';
 import { MarkPanel } from './MarkPanel';
 import classes from './MatPage.module.css';
@@ -174,6 +175,7 @@ function Evening({ sheet: kept, people: known }: { sheet: ClassSheet; people: Na
           {adding && mode === 'here' && (
             <GuestAdd training={training} people={people} onDone={() => setAdding(false)} />
           )}
+          {mayWrite && mode === 'here' && <GuestsAsked sheet={sheet} people={people} />}
           {training.cancelled && (
             <p className={classes.off}>
               This class is called off. {mayWrite && <Link to={`/mat/${training.id}/off`}>Whom to tell</Link>}

@@ -12,8 +12,12 @@ const OutboxContext = createContext<Outbox | null>(null);
 /** What is read again once records are taken: the one class, the one student; everything else when it is next shown. */
 function readAgain(client: QueryClient, taken: Waiting[]) {
   client.invalidateQueries({ queryKey: ['people'], refetchType: 'none' });
-  if (taken.some((one) => one.kind === 'guest' || one.kind === 'incident'))
+  if (taken.some((one) => one.kind === 'guest' || one.kind === 'answer' || one.kind === 'incident'))
     client.invalidateQueries({ queryKey: ['names'] });
+  if (taken.some((one) => one.kind === 'answer')) {
+    client.invalidateQueries({ queryKey: ['calls'] });
+    client.invalidateQueries({ queryKey: ['pairs'] });
+  }
   if (taken.some((one) => one.kind === 'incident')) client.invalidateQueries({ queryKey: ['pairs'] });
   const classes = new Set(taken.flatMap((one) => classOf(one) ?? []));
   for (const id of classes) client.invalidateQueries({ queryKey: ['classes', id] });
@@ -26,7 +30,7 @@ const classOf = (one: Waiting) => ('classId' in one.body ? one.body.classId : nu
 
 /** A class goes on showing what was taken, also when it cannot be read again. */
 function nowKept(client: QueryClient, one: Waiting) {
-  if (one.kind === 'guest')
+  if (one.kind === 'guest' || one.kind === 'answer')
     client.setQueryData<Name[]>(['names'], (names) => names && withGuests(names, [one]));
   else if (one.kind === 'pair')
     client.setQueriesData<Room>(

@@ -130,6 +130,25 @@ describe('the outbox', () => {
     expect(sent[1]).toHaveProperty('at');
   });
 
+  it('sends what a guest answered after the guest', async () => {
+    answer = refuse(0, 'no server');
+    const box = open();
+    await box.signedInAs('coach');
+    const guest = { id: 's-1', name: 'Jory', joined: '2026-11-24', guest: { fallsKnown: true, age: null } };
+    await box.record({ kind: 'guest', body: guest }, 'Jory visits');
+    await box.record({ kind: 'answer', body: { student: 's-1', age: 12 } }, 'Jory: 12 years old', 's-1');
+    await box.flush();
+    asked = [];
+    sent = [];
+    answer = fine;
+    await box.flush();
+    expect(asked.map((one) => one.replace(/ undefined$/, ''))).toEqual([
+      'POST /people s-1',
+      'POST /people/s-1/guest',
+    ]);
+    expect(sent[1]).toEqual({ age: 12 });
+  });
+
   it('lets go of what was set aside when told to', async () => {
     answer = refuse(409, 'Something else was already recorded.');
     const box = open();

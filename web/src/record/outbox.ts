@@ -9,6 +9,7 @@ export type Sent =
       kind: 'guest';
       body: Pick<Student, 'id' | 'name' | 'joined' | 'guest'> & Partial<Pick<Student, 'contacts'>>;
     }
+  | { kind: 'answer'; body: { student: string; age?: number; fallsKnown?: boolean; number?: string } }
   | { kind: 'attend'; body: Pick<Attendance, 'id' | 'student' | 'classId' | 'how'> }
   | { kind: 'leave'; body: { id: string; student: string; classId: string } }
   | { kind: 'practise'; body: Partial<PracticeEntry> & { id: string; classId: string } }
@@ -80,7 +81,8 @@ const BACK = {
 const isBack = (one: Waiting): one is Waiting & { kind: keyof typeof BACK } => one.kind in BACK;
 
 /** The id under which others need this record; taking something back is needed by nobody. */
-const idOf = (one: Waiting) => (isBack(one) ? '' : one.body.id);
+/** By which others need it; nothing needs an answer. */
+const idOf = (one: Waiting) => (isBack(one) || one.kind === 'answer' ? '' : one.body.id);
 
 export type Send = (method: string, path: string, body?: unknown) => Promise<unknown>;
 
@@ -304,6 +306,9 @@ export class Outbox {
       });
     } else if (one.kind === 'pair') {
       await this.send('PUT', `/pairings/${one.body.id}`, bodyOf(one)); // the last change wins
+    } else if (one.kind === 'answer') {
+      const { student, ...said } = one.body;
+      await this.send('POST', `/people/${student}/guest`, said);
     } else if (one.kind === 'incident') {
       await this.send('POST', PATHS.incident, { incident: one.body });
     } else {

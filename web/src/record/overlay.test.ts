@@ -45,6 +45,17 @@ it('knows a guest before the server does, once', () => {
   expect(withGuests([], [{ ...guest, aside: 'no' }])).toEqual([]);
 });
 
+it('knows what a guest answered before the server does', () => {
+  const guest = { id: 's-1', guest: { fallsKnown: false, age: null } } as unknown as Name;
+  const other = { id: 's-2', guest: null } as unknown as Name;
+  const answer = (said: object, more = {}) =>
+    waits({ kind: 'answer', body: { student: 's-1', ...said }, ...more });
+  const [said, same] = withGuests([guest, other], [answer({ age: 12 }), answer({ fallsKnown: true })]);
+  expect(said.guest).toEqual({ age: 12, fallsKnown: true });
+  expect(same).toBe(other);
+  expect(withGuests([guest], [answer({ age: 12 }, { aside: 'no' })])[0]).toBe(guest);
+});
+
 it('notices somebody who was taken out here while another device had checked them in', () => {
   const out = { student: 'ana', classId: 'c', id: 'mine', at: '2026-11-24T18:05:00Z' };
   expect(contested(sheet, [out])).toEqual([{ student: 'ana', attendance: 'a1' }]);

@@ -10,7 +10,7 @@ export function withWaiting(sheet: ClassSheet, waiting: Waiting[]): ClassSheet {
   let starts = sheet.starts ?? [];
   for (const one of waiting) {
     if (one.aside !== undefined || one.kind === 'guest' || one.kind === 'mark') continue;
-    if (one.kind === 'pair' || one.kind === 'incident') continue;
+    if (one.kind === 'pair' || one.kind === 'incident' || one.kind === 'answer') continue;
     if (one.body.classId !== id) continue;
     if (one.kind === 'attend') {
       const { student } = one.body;
@@ -38,7 +38,7 @@ export function withWaiting(sheet: ClassSheet, waiting: Waiting[]): ClassSheet {
   return { ...sheet, attendance, practice, tallies, starts };
 }
 
-/** Everybody by name, guests among them whom only this device knows so far. */
+/** Everybody by name, guests among them whom only this device knows so far, and what they answered since. */
 export function withGuests(names: Name[], waiting: Waiting[]): Name[] {
   const added = waiting.flatMap((one): Name[] =>
     one.kind === 'guest' && one.aside === undefined && !names.some((n) => n.id === one.body.id)
@@ -54,7 +54,25 @@ export function withGuests(names: Name[], waiting: Waiting[]): Name[] {
         ]
       : [],
   );
-  return added.length === 0 ? names : [...names, ...added];
+  return answered(added.length === 0 ? names : [...names, ...added], waiting);
+}
+
+/** The same people, guests as they answered since. */
+function answered(names: Name[], waiting: Waiting[]): Name[] {
+  let all = names;
+  for (const one of waiting) {
+    if (one.kind !== 'answer' || one.aside !== undefined) continue;
+    const { student, age, fallsKnown } = one.body;
+    all = all.map((name) =>
+      name.id === student && name.guest
+        ? {
+            ...name,
+            guest: { age: age ?? name.guest.age, fallsKnown: fallsKnown ?? name.guest.fallsKnown },
+          }
+        : name,
+    );
+  }
+  return all;
 }
 
 /** The same people, limited at once by a head knock that waits to be sent; also by one that the server did not take. */

@@ -208,7 +208,7 @@ class OwnClubTest {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        head.use("button", "Take it in");
+        head.use("button", "Take in 12 lines");
         head.see("div", "belts.csv is taken in");
     }
 

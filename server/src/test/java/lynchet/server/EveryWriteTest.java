@@ -56,6 +56,7 @@ class EveryWriteTest {
             Map.entry("OnTracks", "{\"students\":[\"orla-fenwick\"],\"add\":[\"fundamentals\"],\"remove\":[]}"),
             Map.entry("Weighing", "{\"day\":\"2026-11-24\",\"weights\":[{\"student\":\"orla-fenwick\",\"kg\":61}]}"),
             Map.entry("WhoIsMeant", "{\"text\":\"Wren Abbot\",\"person\":\"orla-fenwick\"}"),
+            Map.entry("GuestAnswers", "{\"age\":12,\"fallsKnown\":true,\"number\":\"0100 200\"}"),
             Map.entry("Saying", "{\"students\":[\"orla-fenwick\"],\"answer\":\"NOTHING\"}"),
             Map.entry("Restriction", "{\"kind\":\"NO_NECK\",\"from\":\"2026-11-24\",\"note\":\"x\"}"),
             Map.entry("Lifted", "{\"kind\":\"NO_NECK\",\"clearedBy\":\"x\"}"),

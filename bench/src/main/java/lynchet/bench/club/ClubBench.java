@@ -104,6 +104,7 @@ public final class ClubBench {
                         "what came out differs from what went in at byte " + Files.mismatch(archive, out));
             }
             new PlanningBench(head, (what, target, value) -> put(students, what, target, value)).run(students);
+            new BroughtBench(head, (what, target, value) -> put(students, what, target, value)).run();
             reading(server, students);
             writing(server, students);
             put(

@@ -25,6 +25,7 @@ final class User {
     }
 
     private final Map<String, String> cookies = new TreeMap<>();
+    private String edit;
     private final String base;
 
     User(String base) {
@@ -63,6 +64,7 @@ final class User {
                 throw new IllegalStateException(path + " answers " + status + " "
                         + new String(asking.getErrorStream().readAllBytes(), StandardCharsets.UTF_8));
             }
+            edit = asking.getHeaderField("Lynchet-Edit");
             try (InputStream in = asking.getInputStream()) {
                 return answer.from(in);
             }
@@ -102,6 +104,11 @@ final class User {
     String post(String path, Object body) {
         byte[] bytes = Json.write(body).getBytes(StandardCharsets.UTF_8);
         return ask("POST", path, asking -> asking.getOutputStream().write(bytes), User::text);
+    }
+
+    /** The id of the edit that the last write made, by which it is taken back; null: it made none. */
+    String edit() {
+        return edit;
     }
 
     /** Changes what has this tag. */

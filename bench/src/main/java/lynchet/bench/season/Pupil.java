@@ -53,7 +53,21 @@ record Pupil(String id, Memory memory, Map<String, Double> comes, Map<String, Fa
         return new Here(
                 id,
                 new Partner(
-                        id, 30, null, null, Lead.RIGHT, null, 0, 400, true, falls, Set.of(), Set.of(), false, Set.of(), Set.of()),
+                        id,
+                        30,
+                        null,
+                        null,
+                        Lead.RIGHT,
+                        null,
+                        0,
+                        400,
+                        true,
+                        falls,
+                        Set.of(),
+                        Set.of(),
+                        false,
+                        Set.of(),
+                        Set.of()),
                 new AskedOf(syllabus.stream()
                         .collect(Collectors.toMap(
                                 TermPlan.Goal::subject, goal -> new AskedOf.Line(goal, "white", true, null)))),

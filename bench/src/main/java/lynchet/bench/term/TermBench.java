@@ -129,7 +129,10 @@ public final class TermBench {
         return TermQuestion.of(
                         new TermPlan("plan", "term", "track", 2, 0, goals, List.of()),
                         end.minusDays(2),
-                        Calendar.of(List.of(new Track("track", "Track", null, slots, List.of())), List.of(term), List.of())
+                        Calendar.of(
+                                        List.of(new Track("track", "Track", null, slots, List.of())),
+                                        List.of(term),
+                                        List.of())
                                 .between(term.from(), term.until())
                                 .stream()
                                 .map(one -> new TermQuestion.Held(one, false, false, Set.of()))

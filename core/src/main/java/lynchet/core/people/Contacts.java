@@ -49,6 +49,14 @@ public record Contacts(
         return all;
     }
 
+    /** The same with a number to call in an emergency. */
+    static Contacts calling(@Nullable Contacts of, String number) {
+        return of == null
+                ? new Contacts(null, null, null, null, null, null, number)
+                : new Contacts(
+                        of.phone, of.email, of.guardian, of.guardianPhone, of.guardianEmail, of.emergency, number);
+    }
+
     private static void address(String whose, @Nullable String email) {
         if (email != null
                 && !email.isBlank()

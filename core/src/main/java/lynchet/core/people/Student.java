@@ -121,6 +121,20 @@ public record Student(
         return draft.student();
     }
 
+    /**
+     * The same guest knowing what they answered since.
+     *
+     * @param number whom to call; null or blank: not said
+     */
+    public Student answering(Guest said, @Nullable String number) {
+        Draft draft = new Draft(this);
+        draft.guest = said;
+        if (number != null && !number.isBlank()) {
+            draft.contacts = Contacts.calling(contacts, number.strip());
+        }
+        return draft.student();
+    }
+
     /** What somebody is called of whom nothing personal is kept any more. */
     public static final String ERASED = "Erased person";
 
@@ -355,6 +369,7 @@ public record Student(
         private LocalDate weighed;
         private Integer heightCm;
         private List<String> tracks;
+        private Guest guest;
         private Contacts contacts;
         private List<Hold> holds;
         private List<Restriction> restrictions;
@@ -372,6 +387,7 @@ public record Student(
             weighed = of.weighed;
             heightCm = of.heightCm;
             tracks = of.tracks;
+            guest = of.guest;
             contacts = of.contacts;
             holds = of.holds;
             restrictions = of.restrictions;
@@ -391,7 +407,7 @@ public record Student(
                     born,
                     of.joined,
                     of.left,
-                    of.guest,
+                    guest,
                     weightKg,
                     weighed,
                     heightCm,

@@ -89,6 +89,7 @@ class Guard {
                                 "/api/merits",
                                 "/api/people/weights",
                                 "/api/people/brought",
+                                "/api/people/*/guest",
                                 "/api/people/*/limits/**",
                                 "/api/patterns",
                                 "/api/classes/sums",

@@ -345,13 +345,18 @@ class PairController {
                 .orElse(id);
     }
 
-    /** Whom to call about somebody, as somebody with a telephone in the hand needs it. */
+    /**
+     * Whom to call about somebody, as somebody with a telephone in the hand needs it.
+     *
+     * @param guest what they have said at the door, where they only visit
+     */
     record CallFor(
             String student,
             @Nullable String emergency,
             @Nullable String emergencyPhone,
             @Nullable String guardian,
-            @Nullable String guardianPhone) {}
+            @Nullable String guardianPhone,
+            Student.@Nullable Guest guest) {}
 
     /** Whom to call about those who are here and those of the track: for an injury, without the server too. */
     @GetMapping("/classes/{id}/calls")
@@ -363,13 +368,14 @@ class PairController {
             Contacts its = student.contacts();
             calls.add(
                     its == null
-                            ? new CallFor(student.id(), null, null, null, null)
+                            ? new CallFor(student.id(), null, null, null, null, student.guest())
                             : new CallFor(
                                     student.id(),
                                     its.emergency(),
                                     its.emergencyPhone(),
                                     its.guardian(),
-                                    its.guardianPhone()));
+                                    its.guardianPhone(),
+                                    student.guest()));
         }
         return calls;
     }

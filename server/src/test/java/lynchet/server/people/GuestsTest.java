@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Who only visits, and a coach who is one of the people. */
@@ -48,6 +49,27 @@ class GuestsTest {
         guest.put("id", "s-00112233445566cc");
         guest.put("guest", Map.of("fallsKnown", true, "age", 2));
         assertThat(coach.post("/api/people", guest).expect(400).text()).contains("age of a guest");
+    }
+
+    /** Each answer adds to the others; whoever trains here is no guest, and a viewer writes nothing down. */
+    @Test
+    void whatAGuestAnswersLaterIsWrittenDownByACoach() {
+        String id = "s-00112233445566dd";
+        coach.post("/api/people", person(id, "Later Rook", true)).expect(200);
+        String path = "/api/people/" + id + "/guest";
+        coach.post(path, Map.of("age", 12)).expect(200);
+        coach.post(path, Map.of("number", " 0555 010 204 ")).expect(200);
+        coach.post(path, Map.of("fallsKnown", true)).expect(200);
+        JsonNode said = coach.get("/api/people/" + id).json();
+        assertThat(said.at("/guest/age").asInt()).isEqualTo(12);
+        assertThat(said.at("/guest/fallsKnown").asBoolean()).isTrue();
+        assertThat(said.at("/contacts/emergencyPhone").asString()).isEqualTo("0555 010 204");
+        assertThat(coach.post(path, Map.of("age", 2)).status()).isEqualTo(422);
+        assertThat(coach.post("/api/people/orla-fenwick/guest", Map.of("age", 12))
+                        .code())
+                .isEqualTo("NO_GUEST");
+        assertThat(RunningClub.as("viewer").post(path, Map.of("age", 13)).status())
+                .isEqualTo(403);
     }
 
     @Test

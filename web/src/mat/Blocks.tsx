@@ -18,7 +18,7 @@ export function Blocks({ map, sheet, readOnly }: Props) {
   return (
     <>
       <div className={classes.planned}>
-        <h2>{sheet.training.theme}</h2>
+        <h2>{sheet.training.theme || 'The plan'}</h2>
         {!readOnly && sheet.training.blocks.length > 0 && (
           <>
             <Button

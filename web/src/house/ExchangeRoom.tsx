@@ -1,7 +1,9 @@
 import { Button, FileButton } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { type Problem, problemOf, type Said, upload } from '../api/client';
+import { useMinds } from '../api/queries';
 import type { Contents, Job, Preview } from '../api/types';
 import { useNotices } from '../ui/Notices';
 import { ArchivePreview } from './ArchivePreview';
@@ -29,6 +31,7 @@ const OUT = [
 export function ExchangeRoom() {
   const client = useQueryClient();
   const say = useNotices();
+  const came = useMinds().data?.BROUGHT ?? 0;
   const [looked, setLooked] = useState<Looked | null>(null);
   const [refused, setRefused] = useState<{ name: string; problem: Problem } | null>(null);
   const [busy, setBusy] = useState(false);
@@ -103,6 +106,13 @@ export function ExchangeRoom() {
             {refused.name} was refused, nothing has changed.{' '}
             {refused.problem.where && refused.problem.where !== '/' ? `${refused.problem.where}: ` : ''}
             {refused.problem.message}
+          </p>
+        )}
+        {came > 0 && !job && looked === null && (
+          <p>
+            <Link to="/people?mind=BROUGHT">
+              {came === 1 ? 'One person' : `${came} people`} came with a belt: say what they know already
+            </Link>
           </p>
         )}
         {job && <ImportProgress id={job} onEnd={ended} />}

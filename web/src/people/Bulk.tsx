@@ -81,7 +81,7 @@ export function Bulk({ chosen, wanted, total, tracks, onAll, onNone, onDo, onShe
       {isHead && isAsked && (
         <>
           <Button size="compact-md" loading={brought.sending} onClick={() => bring('ALL')}>
-            They have all that is asked below their belt
+            They have all below their belt
           </Button>
           <Button
             variant="default"
@@ -115,7 +115,7 @@ export function Bulk({ chosen, wanted, total, tracks, onAll, onNone, onDo, onShe
             </Button>
           </Menu.Target>
           <Menu.Dropdown>
-            <Menu.Item onClick={() => bring('ALL')}>They have all that is asked below their belt</Menu.Item>
+            <Menu.Item onClick={() => bring('ALL')}>They have all below their belt</Menu.Item>
             <Menu.Item onClick={() => bring('NOTHING')}>They have nothing of it yet</Menu.Item>
           </Menu.Dropdown>
         </Menu>

@@ -2,17 +2,20 @@ import type { MapIndex } from '../api/queries';
 import type { ChainView, Item, Ladder, Rank } from '../api/types';
 import { Taking } from '../form/Taking';
 import { itemsOf } from './families';
+import type { Like } from './syllabus';
 
 type Props = {
   map: MapIndex;
   chains: ChainView[];
   rank: Rank;
   ladder: Ladder;
-  onAdd: (items: Item[], done: string) => void;
+  /** What the next one takes from the last one. */
+  like: Like;
+  onAdd: (items: Item[], done: string, like: Like) => void;
 };
 
 /** Puts a technique or a chain into the rank: type, choose, it is in. */
-export function AddItem({ map, chains, rank, ladder, onAdd }: Props) {
+export function AddItem({ map, chains, rank, ladder, like, onAdd }: Props) {
   const taken = new Set(ladder.ranks.flatMap(itemsOf).map((item) => item.ref));
   const options = [
     {
@@ -39,14 +42,15 @@ export function AddItem({ map, chains, rank, ladder, onAdd }: Props) {
           ref,
           words: null,
           version: null,
-          standard: 'SHOWN',
+          standard: like.standard,
           sides: kind === 'TECHNIQUE' && map.technique.get(ref)?.sided ? 'BOTH' : 'EITHER',
           role: 'PERFORMER',
           count: 0,
-          stripe: 0,
+          stripe: like.stripe,
         },
       ],
       `${label} added to ${rank.name}.`,
+      like,
     );
   };
   return (

@@ -1,5 +1,5 @@
-import { Button, Menu } from '@mantine/core';
-import { useMemo } from 'react';
+import { Button } from '@mantine/core';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import {
   type MapIndex,
@@ -21,7 +21,10 @@ import { Finding as StoneFinding } from '../ui/Stone';
 import { plain } from '../ui/words';
 import { AddItem } from './AddItem';
 import { techniqueOf } from './families';
+import { GroupHead } from './GroupHead';
+import { ItemEditor } from './ItemEditor';
 import classes from './RankPage.module.css';
+import { type Like, plainLike } from './syllabus';
 import { useSyllabus } from './useSyllabus';
 
 export function RankPage() {
@@ -67,23 +70,23 @@ function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapInd
   );
 
   const { save, add, mend } = useSyllabus(view, rank, map);
-  const remove = (item: Item) =>
-    save(
-      rank.syllabus
-        .map((g) => ({ ...g, items: g.items.filter((i) => i.id !== item.id) }))
-        .filter((g) => g.items.length > 0),
-      `${nameOf(item, map, chains.data)} taken out of ${rank.name}.`,
+  const [open, setOpen] = useState<string | null>(null);
+  const [like, setLike] = useState<Like>(plainLike);
+  /** Keeps changed groups; what the next one added takes is what was changed last. */
+  const keep = (groups: SyllabusGroup[], says: string, changed?: Item) => {
+    if (changed) {
+      const group = groups.find((one) => one.items.some((item) => item.id === changed.id));
+      setLike({ group: group?.name ?? null, standard: changed.standard, stripe: changed.stripe });
+    }
+    void save(groups, says);
+  };
+  const begin = () => {
+    const names = rank.syllabus.map((group) => group.name);
+    const name = Array.from({ length: names.length + 1 }, (_, n) => `Group ${n + 1}`).find(
+      (one) => !names.includes(one),
     );
-  const move = (item: Item, to: SyllabusGroup) =>
-    save(
-      rank.syllabus
-        .map((g) => ({
-          ...g,
-          items: g === to ? [...g.items, item] : g.items.filter((i) => i.id !== item.id),
-        }))
-        .filter((g) => g.items.length > 0),
-      `${nameOf(item, map, chains.data)} moved to ${to.name}.`,
-    );
+    if (name) keep([...rank.syllabus, { name, choose: 0, items: [] }], `${name} is there; give it a name.`);
+  };
 
   return (
     <>
@@ -91,52 +94,57 @@ function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapInd
         <Belt colours={rank.colours} of={rank.stripes} />
         <Link to={`/ranks?ladder=${view.ladder.id}`}>{view.ladder.name}</Link>
         {isHead && (
-          <AddItem map={map} chains={chains.data ?? []} rank={rank} ladder={view.ladder} onAdd={add} />
+          <AddItem
+            map={map}
+            chains={chains.data ?? []}
+            rank={rank}
+            ladder={view.ladder}
+            like={like}
+            onAdd={add}
+          />
         )}
       </PageHead>
       <div className={classes.columns}>
         <Scroll label="Syllabus" className={classes.groups}>
-          {rank.syllabus.map((group) => (
+          {rank.syllabus.map((group, n) => (
             <section key={group.name} className={classes.group}>
-              <h2>
-                {group.name}
-                <span className="quiet">
-                  {group.choose > 0 ? ` choose ${group.choose} of ${group.items.length}` : ''}
-                </span>
-              </h2>
+              <GroupHead rank={rank} at={n} onSave={isHead ? keep : undefined} />
+              {group.items.length === 0 && <p className="quiet">Nothing in it yet.</p>}
               <ul>
-                {group.items.map((item) => (
-                  <ItemLine key={item.id} {...{ item, map }} name={nameOf(item, map, chains.data)}>
-                    {isHead && (
-                      <Menu>
-                        <Menu.Target>
-                          <Button
-                            variant="subtle"
-                            size="compact-sm"
-                            aria-label={`Change ${nameOf(item, map, chains.data)}`}
-                          >
-                            …
-                          </Button>
-                        </Menu.Target>
-                        <Menu.Dropdown>
-                          {rank.syllabus
-                            .filter((g) => g !== group)
-                            .map((g) => (
-                              <Menu.Item key={g.name} onClick={() => move(item, g)}>
-                                Move to {g.name}
-                              </Menu.Item>
-                            ))}
-                          <Menu.Item color="rowan" onClick={() => remove(item)}>
-                            Take out
-                          </Menu.Item>
-                        </Menu.Dropdown>
-                      </Menu>
-                    )}
-                  </ItemLine>
-                ))}
+                {group.items.map((item) => {
+                  const name = nameOf(item, map, chains.data);
+                  return (
+                    <ItemLine key={item.id} {...{ item, map, name }}>
+                      {isHead && (
+                        <Button
+                          variant="subtle"
+                          size="compact-sm"
+                          aria-label={`Change ${name}`}
+                          aria-expanded={open === item.id}
+                          onClick={() => setOpen(open === item.id ? null : item.id)}
+                        >
+                          …
+                        </Button>
+                      )}
+                      {isHead && open === item.id && (
+                        <ItemEditor {...{ rank, group, item, name, map }} onSave={keep} />
+                      )}
+                    </ItemLine>
+                  );
+                })}
               </ul>
             </section>
           ))}
+          {rank.syllabus.length === 0 && (
+            <p className="quiet">
+              {rank.name} asks for nothing yet.{isHead && ' Add a technique or a chain above.'}
+            </p>
+          )}
+          {isHead && (
+            <Button variant="default" mt={16} onClick={begin}>
+              Add a group
+            </Button>
+          )}
         </Scroll>
         <Scroll label="What a student who knows this can do" className={classes.side}>
           <h2>A student who knows exactly this</h2>

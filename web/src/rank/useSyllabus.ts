@@ -3,6 +3,7 @@ import { send, sendEdit } from '../api/client';
 import type { MapIndex } from '../api/queries';
 import type { Item, LadderView, Mend, Rank, SyllabusGroup } from '../api/types';
 import { useNotices } from '../ui/Notices';
+import { added, plainLike } from './syllabus';
 
 /** Items a mend adds, with ids that no item of the ladder has yet. */
 function itemsFor(techniques: string[], rank: Rank, map: MapIndex): Item[] {
@@ -50,15 +51,8 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
       client.invalidateQueries({ queryKey: ['ladders'] });
     }
   };
-  const add = (items: Item[], done: string) => {
-    if (!rank) return Promise.resolve();
-    const last = rank.syllabus.at(-1);
-    const groups =
-      last?.name === 'Added' && last.choose === 0
-        ? [...rank.syllabus.slice(0, -1), { ...last, items: [...last.items, ...items] }]
-        : [...rank.syllabus, { name: 'Added', choose: 0, items }];
-    return save(groups, done);
-  };
+  const add = (items: Item[], done: string, like = plainLike) =>
+    rank ? save(added(rank, items, like), done) : Promise.resolve();
   const mend = (taken: Mend) => {
     if (!rank) return Promise.resolve();
     const names = taken.techniques.map((t) => map.technique.get(t)?.name).join(', ');

@@ -1,8 +1,10 @@
 import { Button, Select } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
+import { useUnseenFalls } from '../../api/queries';
 import type { ClassSheet } from '../../api/types';
 import { Waiting } from '../../ui/States';
+import { count } from '../../ui/words';
 import classes from './Pairs.module.css';
 import type { Pairing } from './usePairs';
 
@@ -15,6 +17,7 @@ export function PairsBoard({ sheet, pairs }: Props) {
   const [chosen, setChosen] = useState<string | null>(null);
   const { id, blocks } = sheet.training;
   const { alone, gone, resting, calledBy } = pairs;
+  const unseen = useUnseenFalls({ classId: id });
   const touch = (who: string) => {
     if (chosen === null) return setChosen(who);
     setChosen(null);
@@ -104,6 +107,13 @@ export function PairsBoard({ sheet, pairs }: Props) {
             ))}
           </ul>
         </section>
+      )}
+      {(unseen.data?.length ?? 0) > 0 && (
+        <p>
+          <Link to={`/people/falls?class=${id}`}>
+            Falls not yet seen here: {count(unseen.data?.length ?? 0, 'person', 'people')}
+          </Link>
+        </p>
       )}
       {gone.length > 0 && (
         <div className={classes.loose}>

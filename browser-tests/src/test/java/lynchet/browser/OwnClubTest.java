@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
 
 /** A club of one's own, made by hand, with belts that people came with. */
 @Execution(ExecutionMode.CONCURRENT)
@@ -185,6 +186,13 @@ class OwnClubTest {
             head.choose(head.see("input[aria-label='Add to Grey']"), technique, technique);
             head.see("li", technique);
         }
+        head.use("button[@aria-label='Change Body drop']", "…");
+        head.type(head.field("Standard"), Keys.ARROW_DOWN, Keys.ARROW_DOWN, Keys.ENTER);
+        head.see("li[contains(., 'Body drop')]//span", "moving · both sides");
+        head.nothingIsWrongHere();
+        head.use("button[@aria-label='Change the group What is asked']", "…");
+        head.type(head.see("fieldset[aria-label='The group What is asked'] input"), " at grey", Keys.ENTER);
+        head.see("h2", "What is asked at grey");
     }
 
     private static void twelveFromASheet(Coach head) {
@@ -217,7 +225,7 @@ class OwnClubTest {
         head.section("People", "6");
         head.use("button", "came with a belt");
         head.see("span", "10 people");
-        head.use("button", "They have all that is asked below their belt");
+        head.use("button", "They have all below their belt");
         head.see("div", "10 people have all that is asked below their belt");
         assertThat(head.presses() - before).isLessThanOrEqualTo(10);
         head.see("p", "Nobody is like that");

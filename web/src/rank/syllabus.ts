@@ -1,0 +1,76 @@
+import type { Item, Rank, SyllabusGroup } from '../api/types';
+
+/** The groups with one item changed, where it stands. */
+export const withItem = (groups: SyllabusGroup[], id: string, part: Partial<Item>): SyllabusGroup[] =>
+  groups.map((group) => ({
+    ...group,
+    items: group.items.map((item) => (item.id === id ? { ...item, ...part } : item)),
+  }));
+
+/** The groups without an item; a group that asks for some of its items asks for no more than are left. */
+export const withoutItem = (groups: SyllabusGroup[], id: string): SyllabusGroup[] =>
+  groups.map((group) => {
+    const items = group.items.filter((item) => item.id !== id);
+    return { ...group, items, choose: Math.min(group.choose, items.length) };
+  });
+
+/** An item in another group, at its end. */
+export function intoGroup(groups: SyllabusGroup[], id: string, to: string): SyllabusGroup[] {
+  const item = groups.flatMap((group) => group.items).find((one) => one.id === id);
+  if (!item) return groups;
+  return withoutItem(groups, id).map((group) =>
+    group.name === to ? { ...group, items: [...group.items, item] } : group,
+  );
+}
+
+const swapped = <T>(all: T[], at: number, step: -1 | 1): T[] => {
+  const to = at + step;
+  if (at < 0 || to < 0 || to >= all.length) return all;
+  const next = [...all];
+  [next[at], next[to]] = [next[to], next[at]];
+  return next;
+};
+
+/** An item one place earlier or later within its group. */
+export const itemMoved = (groups: SyllabusGroup[], id: string, step: -1 | 1): SyllabusGroup[] =>
+  groups.map((group) => ({
+    ...group,
+    items: swapped(
+      group.items,
+      group.items.findIndex((item) => item.id === id),
+      step,
+    ),
+  }));
+
+/** A group one place earlier or later. */
+export const groupMoved = (groups: SyllabusGroup[], at: number, step: -1 | 1): SyllabusGroup[] =>
+  swapped(groups, at, step);
+
+/** A group with another name, or asking for another number of its items; 0: all. */
+export const withGroup = (
+  groups: SyllabusGroup[],
+  at: number,
+  part: Partial<Pick<SyllabusGroup, 'name' | 'choose'>>,
+): SyllabusGroup[] => groups.map((group, n) => (n === at ? { ...group, ...part } : group));
+
+/** Why a group cannot be called so; null: it can. */
+export function groupNameWrong(groups: SyllabusGroup[], at: number, name: string): string | null {
+  const wanted = name.trim();
+  if (!wanted) return 'What is it called?';
+  if (wanted.length > 80) return 'At most 80 letters.';
+  return groups.some((group, n) => n !== at && group.name === wanted) ? 'There is one of that name.' : null;
+}
+
+/** What the next one added is like: as the last one that was added to this rank or changed in it. */
+export type Like = { group: string | null } & Pick<Item, 'standard' | 'stripe'>;
+
+export const plainLike: Like = { group: null, standard: 'SHOWN', stripe: 0 };
+
+/** The rank's groups with more items at the end of the group meant, else of its last one; a rank without any begins one. */
+export function added(rank: Rank, items: Item[], like: Like): SyllabusGroup[] {
+  const { syllabus } = rank;
+  const at = syllabus.findIndex((group) => group.name === like.group);
+  const to = at < 0 ? syllabus.findLastIndex((group) => group.choose === 0) : at;
+  if (to < 0) return [...syllabus, { name: 'What is asked', choose: 0, items }];
+  return syllabus.map((group, n) => (n === to ? { ...group, items: [...group.items, ...items] } : group));
+}

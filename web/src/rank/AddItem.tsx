@@ -2,7 +2,7 @@ import type { MapIndex } from '../api/queries';
 import type { ChainView, Item, Ladder, Rank } from '../api/types';
 import { Taking } from '../form/Taking';
 import { itemsOf } from './families';
-import type { Like } from './syllabus';
+import { fresh, type Like } from './syllabus';
 
 type Props = {
   map: MapIndex;
@@ -36,18 +36,13 @@ export function AddItem({ map, chains, rank, ladder, like, onAdd }: Props) {
     const label = options.flatMap((o) => o.items).find((o) => o.value === value)?.label ?? ref;
     onAdd(
       [
-        {
-          id: `${rank.id}-${ref}-${Math.random().toString(36).slice(2, 7)}`,
+        fresh(rank, {
           kind,
           ref,
-          words: null,
-          version: null,
           standard: like.standard,
           sides: kind === 'TECHNIQUE' && map.technique.get(ref)?.sided ? 'BOTH' : 'EITHER',
-          role: 'PERFORMER',
-          count: 0,
           stripe: like.stripe,
-        },
+        }),
       ],
       `${label} added to ${rank.name}.`,
       like,

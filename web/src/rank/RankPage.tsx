@@ -20,6 +20,7 @@ import { Failed, Loaded, Waiting } from '../ui/States';
 import { Finding as StoneFinding } from '../ui/Stone';
 import { plain } from '../ui/words';
 import { AddItem } from './AddItem';
+import { AddOther } from './AddOther';
 import { techniqueOf } from './families';
 import { GroupHead } from './GroupHead';
 import { ItemEditor } from './ItemEditor';
@@ -39,7 +40,7 @@ export function RankPage() {
             const view = views.find((v) => v.ladder.id === ladder);
             const opened = view?.ladder.ranks.find((r) => r.id === rank);
             return view && opened ? (
-              <Opened view={view} rank={opened} map={index} />
+              <Opened key={opened.id} view={view} views={views} rank={opened} map={index} />
             ) : (
               <Failed error={new Error('There is no such rank.')} retry={() => ladders.refetch()} />
             );
@@ -50,7 +51,9 @@ export function RankPage() {
   );
 }
 
-function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapIndex }) {
+type OpenedProps = { view: LadderView; views: LadderView[]; rank: Rank; map: MapIndex };
+
+function Opened({ view, views, rank, map }: OpenedProps) {
   const check = useLadderCheck(view.ladder.id);
   const chains = useChains();
   const session = useSession();
@@ -141,9 +144,12 @@ function Opened({ view, rank, map }: { view: LadderView; rank: Rank; map: MapInd
             </p>
           )}
           {isHead && (
-            <Button variant="default" mt={16} onClick={begin}>
-              Add a group
-            </Button>
+            <section className={classes.more} aria-label="More for this rank">
+              <AddOther {...{ map, view, views, rank, like }} onAdd={add} onSave={keep} />
+              <Button variant="default" mt={8} onClick={begin}>
+                Add a group
+              </Button>
+            </section>
           )}
         </Scroll>
         <Scroll label="What a student who knows this can do" className={classes.side}>

@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { Item, Rank, SyllabusGroup } from '../api/types';
 import {
   added,
+  copied,
+  fresh,
   groupMoved,
   groupNameWrong,
   intoGroup,
@@ -58,5 +60,44 @@ describe('a syllabus changed where it stands', () => {
     expect(added({ syllabus: [] } as unknown as Rank, [item('e')], plainLike)).toEqual([
       { name: 'What is asked', choose: 0, items: [item('e')] },
     ]);
+  });
+
+  it('copies what another rank asks without what the ladder asks already', () => {
+    const rank = {
+      id: 'blue',
+      name: 'Blue',
+      stripes: 1,
+      syllabus: [{ name: 'Throws', choose: 0, items: [] }],
+    };
+    const asks = (ref: string | null, words: string | null, stripe: number) =>
+      ({ id: 'x', kind: ref ? 'TECHNIQUE' : 'WORDS', ref, words, stripe, standard: 'LIVE' }) as Item;
+    const from = {
+      name: 'Green',
+      syllabus: [
+        { name: 'Throws', choose: 2, items: [asks('hip', null, 4), asks('leg', null, 0)] },
+        { name: 'Known', choose: 0, items: [asks('arm', null, 0)] },
+        { name: 'Words', choose: 0, items: [asks(null, 'Count to ten', 0)] },
+      ],
+    };
+    const groups = copied(rank as unknown as Rank, from as unknown as Rank, new Set(['leg', 'arm']));
+    expect(groups.map((group) => [group.name, group.choose, group.items.length])).toEqual([
+      ['Throws, Green', 1, 1],
+      ['Words', 0, 1],
+    ]);
+    expect(groups[0].items[0]).toMatchObject({ ref: 'hip', standard: 'LIVE', stripe: 1 });
+    expect(groups[0].items[0].id).toMatch(/^blue-hip-[a-z0-9]+$/);
+    expect(groups[1].items[0].id).toMatch(/^blue-count-to-ten-[a-z0-9]+$/);
+  });
+
+  it('gives a new item an id of at most 80 letters', () => {
+    const item = fresh({ id: 'r'.repeat(60) } as Rank, { kind: 'TECHNIQUE', ref: 't'.repeat(60) });
+    expect(item.id.length).toBeLessThanOrEqual(80);
+    expect(item).toMatchObject({
+      standard: 'SHOWN',
+      sides: 'EITHER',
+      role: 'PERFORMER',
+      stripe: 0,
+      count: 0,
+    });
   });
 });

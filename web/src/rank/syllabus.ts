@@ -1,4 +1,5 @@
 import type { Item, Rank, SyllabusGroup } from '../api/types';
+import { slug } from '../form/fields';
 
 /** The groups with one item changed, where it stands. */
 export const withItem = (groups: SyllabusGroup[], id: string, part: Partial<Item>): SyllabusGroup[] =>
@@ -73,4 +74,38 @@ export function added(rank: Rank, items: Item[], like: Like): SyllabusGroup[] {
   const to = at < 0 ? syllabus.findLastIndex((group) => group.choose === 0) : at;
   if (to < 0) return [...syllabus, { name: 'What is asked', choose: 0, items }];
   return syllabus.map((group, n) => (n === to ? { ...group, items: [...group.items, ...items] } : group));
+}
+
+const withoutId = ({ id: _, ...rest }: Partial<Item>) => rest;
+
+/** A new item of a rank, with an id that no item of the ladder has yet. */
+export function fresh(rank: Rank, part: Partial<Item> & Pick<Item, 'kind'>): Item {
+  const about = part.ref ?? slug(part.words ?? part.kind);
+  return {
+    id: `${`${rank.id}-${about}`.slice(0, 70).replace(/-+$/, '')}-${Math.random().toString(36).slice(2, 7)}`,
+    ref: null,
+    words: null,
+    version: null,
+    standard: 'SHOWN',
+    sides: 'EITHER',
+    role: 'PERFORMER',
+    count: 0,
+    stripe: 0,
+    ...withoutId(part),
+    kind: part.kind,
+  };
+}
+
+/** What another rank asks, as groups of this one: without what the ladder asks already, names that are taken told apart. */
+export function copied(rank: Rank, from: Rank, taken: ReadonlySet<string>): SyllabusGroup[] {
+  const names = new Set(rank.syllabus.map((group) => group.name));
+  return from.syllabus.flatMap((group) => {
+    const items = group.items
+      .filter((item) => item.ref === null || !taken.has(item.ref))
+      .map((item) => ({ ...fresh(rank, item), stripe: Math.min(item.stripe, rank.stripes) }));
+    if (items.length === 0) return [];
+    const name = names.has(group.name) ? `${group.name}, ${from.name}` : group.name;
+    names.add(name);
+    return [{ name, choose: Math.min(group.choose, items.length), items }];
+  });
 }

@@ -3,23 +3,13 @@ import { send, sendEdit } from '../api/client';
 import type { MapIndex } from '../api/queries';
 import type { Item, LadderView, Mend, Rank, SyllabusGroup } from '../api/types';
 import { useNotices } from '../ui/Notices';
-import { added, plainLike } from './syllabus';
+import { added, fresh, plainLike } from './syllabus';
 
-/** Items a mend adds, with ids that no item of the ladder has yet. */
-function itemsFor(techniques: string[], rank: Rank, map: MapIndex): Item[] {
-  return techniques.map((ref) => ({
-    id: `${rank.id}-${ref}-${Math.random().toString(36).slice(2, 7)}`,
-    kind: 'TECHNIQUE',
-    ref,
-    words: null,
-    version: null,
-    standard: 'SHOWN',
-    sides: map.technique.get(ref)?.sided ? 'BOTH' : 'EITHER',
-    role: 'PERFORMER',
-    count: 0,
-    stripe: 0,
-  }));
-}
+/** Items a mend adds. */
+const itemsFor = (techniques: string[], rank: Rank, map: MapIndex): Item[] =>
+  techniques.map((ref) =>
+    fresh(rank, { kind: 'TECHNIQUE', ref, sides: map.technique.get(ref)?.sided ? 'BOTH' : 'EITHER' }),
+  );
 
 /** Changes what a rank asks for; each change can be undone from its notice. */
 export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined, map: MapIndex) {

@@ -193,6 +193,16 @@ class OwnClubTest {
         head.use("button[@aria-label='Change the group What is asked']", "…");
         head.type(head.see("fieldset[aria-label='The group What is asked'] input"), " at grey", Keys.ENTER);
         head.see("h2", "What is asked at grey");
+        head.touch(head.see("input[aria-label='Add something else']"));
+        head.touch(head.see("div[@role='option']", "Words to know"));
+        head.type(head.field("Which words"), "Count to ten", Keys.ENTER);
+        head.see("li", "Count to ten");
+        head.go("/ranks/boatyard/boatyard-blue");
+        head.choose(head.see("input[aria-label='Copy what another rank asks']"), "White, Adult", "White, Adult ladder");
+        head.see("div", "copied");
+        head.use("button", "Undo");
+        head.see("p", "Blue asks for nothing yet");
+        head.nothingIsWrongHere();
     }
 
     private static void twelveFromASheet(Coach head) {
@@ -285,7 +295,7 @@ class OwnClubTest {
         head.use("a", "Sheet B");
         head.use("section[@aria-label='From before']//button", "Take back");
         head.see("h2", "Sheet came with blue");
-        head.see("p", "4 things are asked below it");
+        head.see("p", "5 things are asked below it");
         head.use("button", "Undo");
         head.see("section", "things asked below blue");
         head.nothingIsWrongHere();

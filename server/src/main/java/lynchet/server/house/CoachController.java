@@ -38,15 +38,14 @@ class CoachController {
     /** A year ahead: nobody writes down who gives a class of later. */
     private static final int DAYS_AHEAD = 366;
 
-    private final AccountRepository accounts;
+    private final Accounts accounts;
     private final People people;
     private final Stores stores;
     private final Taught taught;
     private final ClassStore classes;
     private final Edits edits;
 
-    CoachController(
-            AccountRepository accounts, People people, Stores stores, Taught taught, ClassStore classes, Edits edits) {
+    CoachController(Accounts accounts, People people, Stores stores, Taught taught, ClassStore classes, Edits edits) {
         this.accounts = accounts;
         this.people = people;
         this.stores = stores;
@@ -72,16 +71,16 @@ class CoachController {
 
     @GetMapping
     Coaches all() {
-        List<Account> all = accounts.findAllByOrderByName();
+        List<Accounts.AccountView> all = accounts.all();
         Set<String> ids = new HashSet<>();
-        all.stream().map(Account::person).filter(Objects::nonNull).forEach(ids::add);
+        all.stream().map(Accounts.AccountView::person).filter(Objects::nonNull).forEach(ids::add);
         List<String> given = given().toList();
         ids.addAll(given);
         Map<String, Student> known = stores.of(Parts.PEOPLE).find(ids);
         Map<String, String> names = new TreeMap<>();
         known.forEach((id, student) -> names.put(id, student.name()));
         List<Coach> coaches = new ArrayList<>();
-        for (Account account : all) {
+        for (Accounts.AccountView account : all) {
             Student person = account.person() == null ? null : known.get(account.person());
             names.put(account.name(), person == null ? capital(account.name()) : person.name());
             if (!account.isOff() && account.role() != Role.VIEWER) {

@@ -2,6 +2,7 @@ import { Select } from '@mantine/core';
 import { useState } from 'react';
 import { useCoaches, useNames } from '../api/queries';
 import { useWho } from '../ui/coaches';
+import { coachOptions } from './coachOptions';
 
 type Props = {
   label: string;
@@ -16,17 +17,6 @@ export function CoachField({ label, value, error, onChange }: Props) {
   const people = useNames().data ?? [];
   const who = useWho();
   const [typed, setTyped] = useState('');
-  const known = new Set(coaches.map((one) => one.id));
-  const others = people.filter((one) => !known.has(one.id) && !one.guest);
-  const text = typed.trim();
-  const isNew =
-    text !== '' && ![...coaches, ...others].some((one) => one.name === text) && text !== who(value);
-  const asWritten = [
-    ...(value && !known.has(value) && !others.some((one) => one.id === value)
-      ? [{ value, label: who(value) }]
-      : []),
-    ...(isNew ? [{ value: text, label: `${text}, who does not train here` }] : []),
-  ];
   return (
     <Select
       label={label}
@@ -38,11 +28,13 @@ export function CoachField({ label, value, error, onChange }: Props) {
       value={value}
       onSearchChange={setTyped}
       onChange={(chosen) => onChange(chosen || null)}
-      data={[
-        { group: 'Coaches', items: coaches.map((one) => ({ value: one.id, label: one.name })) },
-        { group: 'As written', items: asWritten },
-        { group: 'Who trains here', items: others.map((one) => ({ value: one.id, label: one.name })) },
-      ].filter((group) => group.items.length > 0)}
+      data={coachOptions(
+        coaches,
+        people.filter((one) => !one.guest),
+        value,
+        who(value),
+        typed,
+      )}
     />
   );
 }

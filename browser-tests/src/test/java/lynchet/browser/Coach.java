@@ -363,12 +363,12 @@ final class Coach implements AutoCloseable {
     /** Waits until nothing is loading any more; fails where something did not load. */
     void loads() {
         until("everything to be loaded", () -> (boolean) driver.executeScript("""
-                return document.querySelector('#page') !== null
+                const page = document.querySelector('#page');
+                return page !== null && page.innerText.trim() !== ''
                   && document.querySelector('[role=status][aria-label=Loading]') === null;
                 """));
         assertThat((String) driver.executeScript("return document.querySelector('#page').innerText"))
                 .as("at " + driver.getCurrentUrl())
-                .isNotBlank()
                 .doesNotContain("did not load");
     }
 

@@ -79,6 +79,7 @@ class OwnClubTest {
 
     private static void isThere(Coach coach, String path) {
         coach.goWithin(path);
+        coach.thereAndBack(); // what the page asks is asked by then
         coach.loads();
         assertThat(coach.console()).as("the console at " + path).isEmpty();
     }

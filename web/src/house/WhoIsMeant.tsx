@@ -8,7 +8,7 @@ import { useNotices } from '../ui/Notices';
 import { count } from '../ui/words';
 import classes from './TracksRoom.module.css';
 
-/** Names that were only written down, for whoever runs the house to say once who they are. */
+/** Names that were only written down, for the head coach to say once who they are. */
 export function WhoIsMeant() {
   const written = useCoaches().data?.written ?? [];
   if (written.length === 0) return null;

@@ -8,7 +8,7 @@ import { madeByHand, useFree } from './useFree';
 type Props = {
   view: PlanView;
   onLesson: (lesson: number) => void;
-  /** Whether whoever looks may let the plan fill what was made by hand. */
+  /** Whether the plan may be let fill what was made by hand. */
   mayFree: boolean;
 };
 

@@ -1,6 +1,6 @@
 import { useCoaches, useNames } from '../api/queries';
 
-/** What whoever gives a class, or wrote something down, is called: a person's name, else the words as they stand. */
+/** What somebody who gives a class, or wrote something down, is called: a person's name, else the words as they stand. */
 export function useWho(): (who: string | null | undefined) => string {
   const named = useCoaches().data?.names;
   const people = useNames().data;

@@ -30,7 +30,7 @@ public record Track(
      * @param until last day on which it holds; null: until further notice
      * @param minutes length of a class, 5 to 480
      * @param area the mat area; may be null
-     * @param coach whoever usually gives it: the id of a person, an account, or a name as it was written; may be null
+     * @param coach who usually gives it: the id of a person, an account, or a name as it was written; may be null
      * @param lanes how many pairs have room to throw at once, 0 to 60; 0: all of them
      */
     public record Slot(

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param slot id of the weekly time it stands in; null: outside any
  * @param term id of the term it belongs to; may be null
  * @param group which of several groups on one mat it is; null: all together
- * @param coach whoever gives it: the id of a person, an account, or a name as it was written; may be null
+ * @param coach who gives it: the id of a person, an account, or a name as it was written; may be null
  * @param pinned whether a planner leaves it as it is
  * @param handOver what whoever covers needs to know; may be null
  * @param lanes how many pairs have room to throw at once, 0 to 60; 0: all of them

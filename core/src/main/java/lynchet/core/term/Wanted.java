@@ -53,8 +53,8 @@ public record Wanted(
     }
 
     /**
-     * What a track wants: what it is about first, then the most wanted; what nobody lacks or has lost is left out. Whoever
-     * cannot be examined by the next exam counts for half.
+     * What a track wants: what it is about first, then the most wanted; what nobody lacks or has lost is left out. Those who
+     * cannot be examined by the next exam count for half.
      *
      * @param exam day of the next exam; null: none is planned
      */

@@ -126,7 +126,7 @@ class Erasing {
         return new Erased(kept, mentions(gone), copies.names());
     }
 
-    /** Whoever still gives a weekly time is not erased: somebody else has to be named first. */
+    /** Somebody who still gives a weekly time is not erased: another coach has to be named first. */
     private void stillGives(Student gone) {
         stores.of(Parts.TRACKS).all().stream()
                 .filter(track ->

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import lynchet.core.card.Technique;
+import lynchet.core.club.Parts;
 import lynchet.core.pair.Partner;
 import lynchet.core.people.Brought;
 import lynchet.core.people.HeldRank;
@@ -15,6 +16,7 @@ import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rule.Most;
 import lynchet.server.club.Snapshot;
+import lynchet.server.club.Stores;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Refusal;
@@ -39,8 +41,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/people")
 class BroughtController {
 
-    /** More than anybody chooses by hand. */
-    private static final int MOST = 500;
+    /** A large club that moves in, in one press. */
+    private static final int MOST = 2000;
 
     /** More than anybody looks at one after the other. */
     private static final int MOST_SEEN = 200;
@@ -51,6 +53,7 @@ class BroughtController {
     private final StudentStates states;
     private final Taught taught;
     private final Durable durable;
+    private final Stores stores;
     private final JdbcTemplate jdbc;
 
     BroughtController(
@@ -60,6 +63,7 @@ class BroughtController {
             StudentStates states,
             Taught taught,
             Durable durable,
+            Stores stores,
             JdbcTemplate jdbc) {
         this.bringing = bringing;
         this.brought = brought;
@@ -67,6 +71,7 @@ class BroughtController {
         this.states = states;
         this.taught = taught;
         this.durable = durable;
+        this.stores = stores;
         this.jdbc = jdbc;
     }
 
@@ -185,8 +190,9 @@ class BroughtController {
         Snapshot now = taught.now();
         List<String> falls = jdbc.queryForList("select distinct fall from brought_fall", String.class);
         Map<String, StudentState> stand = falls.isEmpty() ? Map.of() : states.of(ids, falls);
+        Map<String, Student> found = stores.of(Parts.PEOPLE).find(ids);
         return ids.stream()
-                .map(id -> unseen(people.one(id), stand.get(id), now))
+                .map(id -> unseen(found.get(id), stand.get(id), now))
                 .filter(one -> !one.falls().isEmpty())
                 .toList();
     }

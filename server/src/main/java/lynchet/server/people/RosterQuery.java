@@ -143,7 +143,7 @@ class RosterQuery {
         }
     }
 
-    /** Whoever came with a breakfall that nobody here has looked at. */
+    /** Those who came with a breakfall that nobody here has looked at. */
     static final String HAS_UNSEEN_FALLS =
             "exists (select 1 from brought_fall f where f.student = s.id and not exists (select 1 from student_mark m"
                     + " where m.student = s.id and m.subject = f.fall and m.played = 'PERFORMER'))";
@@ -243,7 +243,7 @@ class RosterQuery {
         }
     }
 
-    /** Whoever came with a rank below which something is asked, and nobody said yet whether they have it. */
+    /** Those who came with a rank below which something is asked, and of whom nobody said yet whether they have it. */
     private void brought(Where where) {
         List<Object> ranks = new ArrayList<>();
         for (Ladder ladder : taught.now().ladders()) {

@@ -51,7 +51,7 @@ class GuestsTest {
         assertThat(coach.post("/api/people", guest).expect(400).text()).contains("age of a guest");
     }
 
-    /** Each answer adds to the others; whoever trains here is no guest, and a viewer writes nothing down. */
+    /** Each answer adds to the others; a member is no guest, and a viewer writes nothing down. */
     @Test
     void whatAGuestAnswersLaterIsWrittenDownByACoach() {
         String id = "s-00112233445566dd";

@@ -12,6 +12,7 @@ import type {
   Closures,
   Coaches,
   DecisionTable,
+  Done,
   DrillShape,
   Edited,
   FaultsSeen,
@@ -183,6 +184,10 @@ export const useHistory = (kind: string, id: string) =>
     queryKey: ['map', 'history', kind, id],
     queryFn: () => read(`/map/history?kind=${kind}&id=${id}`),
   });
+
+/** The last ten edits of this account, the newest first. */
+export const useLastEdits = () =>
+  useQuery<Done[]>({ queryKey: ['edits'], queryFn: () => read('/edits'), staleTime: 0 });
 
 /** What is different since the beginning of a day; null: not asked. */
 export const useChanges = (since: string | null) =>

@@ -141,6 +141,8 @@ export type SessionView = S['SessionView'];
 export type Role = Session['role'];
 
 export type Edited = S['Edited'];
+export type Done = S['Done'];
+export type WayBackOf = S['WayBackOf'];
 export type Merged = S['Merged'];
 export type IgnoredGap = S['IgnoredGap'];
 export type Legal = S['Legal'];

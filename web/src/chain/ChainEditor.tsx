@@ -168,17 +168,21 @@ function useKeeping(kept: Chain, { chain, tag }: Draft, setDraft: (draft: Draft)
     setDraft({ chain: kept, tag: null });
     listed();
     navigate(`/chains/${id}`, { replace: true });
-    say.done(`${chain.name} is saved.`, async () => {
-      navigate('/chains');
-      if (edit) await undo(edit);
-    });
+    say.done(
+      `${chain.name} is saved.`,
+      async () => {
+        navigate('/chains');
+        if (edit) await undo(edit);
+      },
+      edit,
+    );
   };
   const change = async () => {
-    await send('PUT', `/chains/${kept.id}`, chain, tag ?? undefined);
+    const { edit } = await sendEdit('PUT', `/chains/${kept.id}`, chain, tag ?? undefined);
     const now = await fresh(kept.id);
     setDraft({ chain: now.value.chain, tag: now.tag });
     listed();
-    say.done(`${chain.name} is saved.`, () => setDraft({ chain: kept, tag: now.tag }));
+    say.done(`${chain.name} is saved.`, () => setDraft({ chain: kept, tag: now.tag }), edit);
   };
   const save = async () => {
     try {
@@ -199,9 +203,13 @@ function useKeeping(kept: Chain, { chain, tag }: Draft, setDraft: (draft: Draft)
       );
       listed();
       navigate('/chains');
-      say.done(`${kept.name} is retired: it is no longer offered, what names it keeps it.`, () => {
-        if (edit) undo(edit);
-      });
+      say.done(
+        `${kept.name} is retired: it is no longer offered, what names it keeps it.`,
+        () => {
+          if (edit) undo(edit);
+        },
+        edit,
+      );
     } catch (error) {
       say.failed(error);
     }

@@ -1,4 +1,3 @@
-import { Button } from '@mantine/core';
 import { useHistory } from '../api/queries';
 import type { Edited } from '../api/types';
 import { Loaded } from '../ui/States';
@@ -6,14 +5,13 @@ import { date } from '../ui/words';
 import classes from './Edit.module.css';
 import { inWords } from './fields';
 import { said } from './Refused';
-import { useUndo } from './useEdit';
+import { TakeBack } from './TakeBack';
 
 type Props = { kind: string; id: string; canUndo: boolean };
 
 /** What was done to one thing, the newest first; the head coach takes it back from here. */
 export function History({ kind, id, canUndo }: Props) {
   const query = useHistory(kind, id);
-  const undo = useUndo();
   return (
     <Loaded query={query}>
       {(edits) =>
@@ -27,11 +25,7 @@ export function History({ kind, id, canUndo }: Props) {
                   {whatOf(edited)} by {edited.who}, {date(edited.at)}
                 </strong>
                 <Differences edited={edited} />
-                {canUndo && (
-                  <Button variant="default" size="compact-md" onClick={() => undo(edited.edit)}>
-                    Take this back
-                  </Button>
-                )}
+                {canUndo && <TakeBack edit={edited.edit} />}
               </li>
             ))}
           </ol>

@@ -15,7 +15,7 @@ type RowsProps<T> = {
   at?: string;
 };
 
-/** A list in a form: each row with its fields, up, and out; one more at the foot. */
+/** A list in a form: each row with its fields, up, down and out; one more at the foot. */
 export function Rows<T>({ label, rows, onChange, blank, children, add = 'Add', at }: RowsProps<T>) {
   const error = useErrorAt();
   const wrong = at && error(at);
@@ -37,6 +37,15 @@ export function Rows<T>({ label, rows, onChange, blank, children, add = 'Add', a
               onClick={() => up(n)}
             >
               ↑
+            </ActionIcon>
+            <ActionIcon
+              variant="subtle"
+              size={32}
+              aria-label={`Move ${label} ${n + 1} down`}
+              disabled={n === rows.length - 1}
+              onClick={() => up(n + 1)}
+            >
+              ↓
             </ActionIcon>
             <ActionIcon
               variant="subtle"

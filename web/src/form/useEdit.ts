@@ -71,21 +71,32 @@ export function useChanged() {
   };
 }
 
-const EVERYTHING = [...new Set(Object.values(PLACES).flatMap((place) => [...place.shows]))];
+const EVERYTHING = [...new Set(['edits', ...Object.values(PLACES).flatMap((place) => [...place.shows])])];
 
-/** Takes an edit back, and says so. */
+/** Takes an edit back, and what stands on it with it, and says so. */
 export function useUndo() {
   const changed = useChanged();
   const say = useNotices();
-  return async (edit: string) => {
+  return async (edit: string, standing: string[] = []) => {
+    const query = standing.length > 0 ? `?with=${standing.join(',')}` : '';
     try {
-      await send('POST', `/map/undo/${edit}`, {});
+      await send('POST', `/map/undo/${edit}${query}`, {});
       await changed(EVERYTHING);
       say.done('Taken back.');
+      return true;
     } catch (error) {
       say.failed(error);
+      return false;
     }
   };
+}
+
+/** Says what was done; where the journal knows the edit, it can be taken back from the notice and from the list. */
+export function useSayDone() {
+  const say = useNotices();
+  const undo = useUndo();
+  return (done: string, edit: string | null | undefined) =>
+    say.done(done, edit ? () => undo(edit) : undefined, edit);
 }
 
 /**
@@ -97,8 +108,8 @@ export function useEdit(onRefused?: (problem: Problem) => void) {
   const [problem, setProblem] = useState<Problem | null>(null);
   const [saving, setSaving] = useState(false);
   const say = useNotices();
+  const sayDone = useSayDone();
   const changed = useChanged();
-  const undo = useUndo();
 
   /** What came of it; null: it was refused, and the problem says why. */
   const attempt = async <R>(work: () => Promise<R>): Promise<R | null> => {
@@ -118,8 +129,8 @@ export function useEdit(onRefused?: (problem: Problem) => void) {
   /** Says what was done; only what this very save changed can be taken back from its notice. */
   const told = async (place: Place, edit: string | null, done: string, back?: () => void) => {
     await changed(at(place).shows);
-    const isTheJournals = edit !== null && at(place).isUndone !== false;
-    say.done(done, back ?? (isTheJournals ? () => undo(edit) : undefined));
+    if (back) say.done(done, back);
+    else sayDone(done, at(place).isUndone === false ? null : edit);
   };
   return {
     problem,
@@ -144,7 +155,7 @@ export function useEdit(onRefused?: (problem: Problem) => void) {
       attempt(async () => {
         const merged = await send<Merged>('POST', `/map/techniques/${id}/merge`, { into });
         await changed(MAP);
-        say.done(done, () => undo(merged.edit));
+        sayDone(done, merged.edit);
         return true;
       }),
   };

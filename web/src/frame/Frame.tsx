@@ -1,15 +1,20 @@
 import { lazy, type ReactNode, Suspense } from 'react';
 import type { Session } from '../api/types';
 import { NotTaken } from '../record/WaitingNote';
+import { useLastDone } from '../ui/Notices';
 import classes from './Frame.module.css';
-import { useKeys } from './keys';
+import { useKeys, useShortcuts } from './keys';
 import { Rail } from './Rail';
 
+const LastDone = lazy(() => import('./LastDone').then((m) => ({ default: m.LastDone })));
 const KeysHelp = lazy(() => import('./KeysHelp').then((m) => ({ default: m.KeysHelp })));
 
 /** The frame of every screen: the rail of earth steps, the page beside it. */
 export function Frame({ session, children }: { session: Session; children: ReactNode }) {
   const keys = useKeys();
+  const lastDone = useLastDone();
+  const maySee = session.role !== 'VIEWER';
+  useShortcuts({ u: () => maySee && lastDone.open() });
   return (
     <div className={classes.frame} data-role={session.role}>
       <a href="#page" className={classes.skip}>
@@ -20,6 +25,11 @@ export function Frame({ session, children }: { session: Session; children: React
         <NotTaken />
         {children}
       </main>
+      {lastDone.opened && maySee && (
+        <Suspense>
+          <LastDone />
+        </Suspense>
+      )}
       {keys.help && (
         <Suspense>
           <KeysHelp opened onClose={keys.closeHelp} />

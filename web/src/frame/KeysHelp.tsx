@@ -28,7 +28,7 @@ export function KeysHelp({ opened, onClose }: { opened: boolean; onClose: () => 
     ...here,
     ...SECTIONS.map<[string, string]>((s) => [`. ${s.digit}`, s.name]),
     ['/', 'find anything'],
-    ['u', 'the newest notice, to undo or close it'],
+    ['u', 'what you did last, to take it back'],
     ['?', 'this list'],
   ];
   return (

@@ -2,9 +2,10 @@ import { Button } from '@mantine/core';
 import { useViewportSize } from '@mantine/hooks';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useCalendar } from '../api/queries';
+import { useCalendar, useSession } from '../api/queries';
 import type { TrainingClass } from '../api/types';
 import { WaitingNote } from '../record/WaitingNote';
+import { useLastDone } from '../ui/Notices';
 import { time } from '../ui/words';
 import { Find } from './Find';
 import classes from './Frame.module.css';
@@ -36,6 +37,8 @@ export function PageHead({
   print?: boolean;
 }) {
   const calendar = useCalendar();
+  const session = useSession().data;
+  const lastDone = useLastDone();
   const { width } = useViewportSize();
   const next = tonight(calendar.data?.classes ?? []);
   const track = calendar.data?.tracks.find((t) => t.id === next?.track)?.name;
@@ -50,6 +53,17 @@ export function PageHead({
         {children}
       </div>
       <WaitingNote />
+      {session?.role && session.role !== 'VIEWER' && (
+        <button
+          type="button"
+          className={classes.last}
+          aria-label="What you did last"
+          title="What you did last (u)"
+          onClick={lastDone.open}
+        >
+          ↶
+        </button>
+      )}
       <Find />
       {mat && next && (
         <Button component={Link} to={`/mat/${next.id}`} className={classes.toMat}>

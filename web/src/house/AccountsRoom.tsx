@@ -67,7 +67,7 @@ function AccountLine({ account, onChange, onGiven }: LineProps) {
   const person = names.data?.find((p) => p.id === account.person);
   const link = async () => {
     try {
-      onGiven(await send<Given>('POST', `/accounts/${account.name}/link`, {}));
+      onGiven(await send<Given>('POST', `/accounts/${encodeURIComponent(account.name)}/link`, {}));
       client.invalidateQueries({ queryKey: ['accounts'] });
     } catch (error) {
       say.failed(error);
@@ -101,14 +101,6 @@ function standing(account: AccountView): string {
   return account.hasPassword ? '' : 'the link ran out; give a new one';
 }
 
-/** "Marta K." → "marta-k" */
-const asAccount = (typed: string) =>
-  typed
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .replace(/[^a-z0-9]+/g, '-');
-
 function NewAccount({ onGiven }: { onGiven: (given: Given) => void }) {
   const client = useQueryClient();
   const names = useNames();
@@ -117,9 +109,9 @@ function NewAccount({ onGiven }: { onGiven: (given: Given) => void }) {
     initialValues: { name: '', role: 'COACH' as Role, person: null as string | null },
     validate: {
       name: (name) =>
-        /^[a-z0-9]+(-[a-z0-9]+)*$/.test(name) && name.length <= 40
+        /^[\p{L}\p{M}\p{Nd}]+([ ._-][\p{L}\p{M}\p{Nd}]+)*$/u.test(name.trim()) && name.trim().length <= 40
           ? null
-          : 'Small letters, digits and single hyphens, at most 40.',
+          : 'Letters and digits, at most 40; capitals do not matter for signing in.',
     },
   });
   const make = form.onSubmit(async (body) => {
@@ -138,10 +130,9 @@ function NewAccount({ onGiven }: { onGiven: (given: Given) => void }) {
     <form onSubmit={make} className={classes.form} noValidate>
       <TextInput
         label="Account name"
-        placeholder="marta"
+        placeholder="Marta"
         autoComplete="off"
         {...form.getInputProps('name')}
-        onChange={(event) => form.setFieldValue('name', asAccount(event.currentTarget.value))}
       />
       <Select
         label="May"
@@ -191,7 +182,7 @@ function ChangeAccount({ account, onClose }: { account: AccountView; onClose: ()
   });
   const save = form.onSubmit(async (body) => {
     try {
-      await send('PUT', `/accounts/${account.name}`, body);
+      await send('PUT', `/accounts/${encodeURIComponent(account.name)}`, body);
       client.invalidateQueries({ queryKey: ['accounts'] });
       say.done(`${account.name} is changed.`);
       onClose();

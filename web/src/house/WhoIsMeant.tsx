@@ -3,7 +3,7 @@ import { sendEdit } from '../api/client';
 import { useCoaches, useNames } from '../api/queries';
 import type { Coaches, WrittenCoach } from '../api/types';
 import { Taking } from '../form/Taking';
-import { useChanged, useUndo } from '../form/useEdit';
+import { useChanged, useSayDone } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
 import { count } from '../ui/words';
 import classes from './TracksRoom.module.css';
@@ -32,7 +32,7 @@ function Written({ written }: { written: WrittenCoach }) {
   const people = useNames().data ?? [];
   const say = useNotices();
   const changed = useChanged();
-  const undo = useUndo();
+  const sayDone = useSayDone();
   const [sending, setSending] = useState(false);
   const meant = async (person: string) => {
     setSending(true);
@@ -40,7 +40,7 @@ function Written({ written }: { written: WrittenCoach }) {
       const { edit } = await sendEdit<Coaches>('POST', '/coaches/meant', { text: written.text, person });
       await changed(['coaches', 'tracks', 'classes', 'plans']);
       const name = people.find((one) => one.id === person)?.name;
-      say.done(`${written.text} is ${name}.`, edit ? () => undo(edit) : undefined);
+      sayDone(`${written.text} is ${name}.`, edit);
     } catch (error) {
       say.failed(error);
     } finally {

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { MapIndex } from '../api/queries';
 import type { Edited } from '../api/types';
 import { Differences, whatOf } from '../form/History';
-import { useUndo } from '../form/useEdit';
+import { TakeBack } from '../form/TakeBack';
 import { Loaded } from '../ui/States';
 import { count, date } from '../ui/words';
 import sheet from './DecisionSheet.module.css';
@@ -22,7 +22,6 @@ type Props = {
 
 /** What is different from what it was on a day, the newest first. */
 export function ChangesSheet({ map, since, query, canUndo, onSelect, onClose }: Props) {
-  const undo = useUndo();
   return (
     <aside className={sheet.sheet} aria-label="Changes" data-sheet="changes">
       <h2>{since ? `Since ${date(since)}` : 'Since when?'}</h2>
@@ -61,9 +60,11 @@ export function ChangesSheet({ map, since, query, canUndo, onSelect, onClose }: 
                             </Button>
                           )}
                           {canUndo && (
-                            <Button variant="default" size="compact-sm" onClick={() => undo(edited.edit)}>
-                              Take the last change back
-                            </Button>
+                            <TakeBack
+                              edit={edited.edit}
+                              size="compact-sm"
+                              label="Take the last change back"
+                            />
                           )}
                         </div>
                       </div>

@@ -1,6 +1,7 @@
 import { Button, NumberInput, Select, TextInput } from '@mantine/core';
 import type { MapIndex } from '../api/queries';
 import type { Block, BlockSum, ChainView, DoseSum } from '../api/types';
+import { DurationField } from '../form/DurationField';
 import { useErrorAt } from '../form/useDraft';
 import { positionOptions } from '../map/edit/pickers';
 import { plain } from '../ui/words';
@@ -35,6 +36,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
     <>
       <div className={classes.block}>
         <Select
+          label="Kind"
           aria-label={`Kind of ${nth}`}
           data={KINDS.map((kind) => ({ value: kind, label: plain(kind) }))}
           value={block.kind}
@@ -42,6 +44,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
           onChange={(kind) => onChange(ofKind(block, kind as Block['kind']))}
         />
         <NumberInput
+          label="Minutes"
           aria-label={`Minutes of ${nth}`}
           suffix=" min"
           min={1}
@@ -52,6 +55,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
         />
         {!isBare(block.kind) && (
           <Select
+            label="Technique"
             aria-label={`Technique of ${nth}`}
             placeholder="Technique"
             searchable
@@ -64,6 +68,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
           />
         )}
         <TextInput
+          label="Called"
           aria-label={`Title of ${nth}`}
           placeholder={titleOf({ ...block, title: '' }, map)}
           error={error(`${at}.title`)}
@@ -76,6 +81,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
           {dose && drills(block.kind) && (
             <>
               <NumberInput
+                label="Repetitions"
                 aria-label={`Repetitions of ${nth}`}
                 suffix=" reps"
                 min={0}
@@ -85,6 +91,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
                 onChange={(reps) => onChange({ ...block, dose: { ...dose, reps: Number(reps) } })}
               />
               <Select
+                label="Sides"
                 aria-label={`Sides of ${nth}`}
                 data={SIDES}
                 value={dose.sides}
@@ -97,6 +104,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
           )}
           {block.kind === 'POSITIONAL_ROUNDS' && (
             <Select
+              label="Where they start"
               aria-label={`Position of ${nth}`}
               placeholder="Where they start"
               searchable
@@ -110,6 +118,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
           )}
           {technique && block.kind === 'PART_DRILL' && technique.steps.length > 1 && (
             <Select
+              label="Steps"
               aria-label={`Steps of ${nth}`}
               data={partsOf(technique.steps.length)}
               value={`${block.fromStep || 1}-${block.toStep || technique.steps.length}`}
@@ -121,6 +130,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
             />
           )}
           <TextInput
+            label="The one cue"
             aria-label={`Cue of ${nth}`}
             placeholder="The one cue to say"
             error={error(`${at}.watchCue`)}
@@ -129,6 +139,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
           />
           {technique && technique.faults.length > 0 && (
             <Select
+              label="Fault to watch"
               aria-label={`Fault to watch in ${nth}`}
               placeholder="The one fault to watch"
               clearable
@@ -139,6 +150,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
           )}
           {technique && technique.versions.length > 0 && (
             <Select
+              label="Version"
               aria-label={`Version in ${nth}`}
               placeholder="The house version"
               clearable
@@ -149,6 +161,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
           )}
           {drills(block.kind) && !block.technique && chains.length > 0 && (
             <Select
+              label="Or a chain"
               aria-label={`Chain of ${nth}`}
               placeholder="or a chain"
               searchable
@@ -162,25 +175,23 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
       )}
       {isLive(block.kind) && (
         <div className={classes.block}>
-          <NumberInput
+          <DurationField
+            label="Round"
             aria-label={`Round of ${nth}`}
-            suffix={block.work === 0 ? ' s: one round' : ' s a round'}
-            min={0}
-            max={3600}
-            step={30}
+            none="one round"
+            most={3600}
             error={error(`${at}.work`)}
             value={block.work}
-            onChange={(work) => onChange({ ...block, work: Number(work) })}
+            onChange={(work) => onChange({ ...block, work })}
           />
-          <NumberInput
+          <DurationField
+            label="Rest"
             aria-label={`Rest of ${nth}`}
-            suffix=" s rest"
-            min={0}
-            max={600}
-            step={10}
+            none="no rest"
+            most={600}
             error={error(`${at}.rest`)}
             value={block.rest}
-            onChange={(rest) => onChange({ ...block, rest: Number(rest) })}
+            onChange={(rest) => onChange({ ...block, rest })}
           />
           <p className={classes.fits}>{sum && roundWords(block, sum.rounds)}</p>
         </div>
@@ -229,6 +240,7 @@ function Dosed({ block, dose, sum, nth, at, onChange }: DosedProps) {
     max: number,
   ) => (
     <NumberInput
+      label={label}
       aria-label={`${label} of ${nth}`}
       suffix={suffix}
       min={0}
@@ -243,7 +255,7 @@ function Dosed({ block, dose, sum, nth, at, onChange }: DosedProps) {
     <details className={classes.dosed}>
       <summary>
         {sum
-          ? `${block.minutes} min fit ${sum.each} for each person${dose.sides === 'BOTH' ? ' on each side' : ''}${sum.spare > 0 ? `, ${sum.spare} spare` : ''}; ${dose.reps} need ${sum.needs} min`
+          ? `Room for ${sum.each} reps${dose.sides === 'BOTH' ? ' a side' : ''}; ${dose.reps} reps take about ${sum.needs} min`
           : 'How it is dosed'}
       </summary>
       <div className={classes.dose}>
@@ -252,6 +264,7 @@ function Dosed({ block, dose, sum, nth, at, onChange }: DosedProps) {
         {number('Pace', 'pace', ' s a rep', 600)}
         {!isAlone && number('Resistance', 'resistance', ' of 3 effort', 3)}
         <Select
+          label="Tempo"
           aria-label={`Tempo of ${nth}`}
           data={[
             { value: 'SLOW', label: 'slow' },
@@ -263,6 +276,7 @@ function Dosed({ block, dose, sum, nth, at, onChange }: DosedProps) {
           onChange={(tempo) => change({ tempo: tempo as typeof dose.tempo })}
         />
         <Select
+          label="On"
           aria-label={`Surface of ${nth}`}
           data={[
             { value: 'MAT', label: 'on the mat' },
@@ -274,6 +288,7 @@ function Dosed({ block, dose, sum, nth, at, onChange }: DosedProps) {
         />
         {!isAlone && (
           <Select
+            label="Stances"
             aria-label={`Stances in ${nth}`}
             data={[
               { value: 'ANY', label: 'any stance' },
@@ -286,6 +301,7 @@ function Dosed({ block, dose, sum, nth, at, onChange }: DosedProps) {
           />
         )}
         <TextInput
+          label="Stop when"
           aria-label={`Stop of ${nth}`}
           placeholder="Stop when …"
           maxLength={120}

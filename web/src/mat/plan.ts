@@ -1,5 +1,6 @@
 import type { MapIndex } from '../api/queries';
 import type { Block, DrillShape, Technique, TrainingClass } from '../api/types';
+import { minutesAndSeconds } from '../form/duration';
 import { freeId } from '../form/fields';
 import { type Errors, lacking } from '../form/limits';
 import { count, plain } from '../ui/words';
@@ -41,10 +42,6 @@ const DOSE: NonNullable<Block['dose']> = {
 };
 
 const SIDES = { BOTH: 'each side', RIGHT: 'right only', LEFT: 'left only' } as const;
-
-/** 3:00 */
-const minutesAndSeconds = (seconds: number) =>
-  `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 
 /** "5 rounds of 3:00, 0:30 rest"; nothing where the block is one. */
 export const roundWords = ({ work, rest }: Block, rounds: number) =>

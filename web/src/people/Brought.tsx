@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { sendEdit } from '../api/client';
 import { useBrought, useSession, useUnseenFalls } from '../api/queries';
 import type { BroughtSaid, CameWith, Student } from '../api/types';
-import { useChanged, useUndo } from '../form/useEdit';
+import { useChanged, useSayDone } from '../form/useEdit';
 import { useWho } from '../ui/coaches';
 import { useNotices } from '../ui/Notices';
 import { count, date } from '../ui/words';
@@ -18,15 +18,14 @@ const WHAT = ['people', 'board'];
 export function useSayBrought() {
   const say = useNotices();
   const changed = useChanged();
-  const undo = useUndo();
-  const isHead = useSession().data?.role === 'HEAD';
+  const sayDone = useSayDone();
   const [sending, setSending] = useState(false);
   const send = async (work: () => Promise<{ edit: string | null; done: string }>) => {
     setSending(true);
     try {
       const { edit, done } = await work();
       await changed(WHAT);
-      say.done(done, edit && isHead ? () => undo(edit) : undefined);
+      sayDone(done, edit);
     } catch (error) {
       say.failed(error);
     } finally {

@@ -1,10 +1,12 @@
-import { Button, Checkbox } from '@mantine/core';
-import { useSession } from '../api/queries';
+import { Button, Checkbox, Modal } from '@mantine/core';
+import { useState } from 'react';
+import { useSession, useToday } from '../api/queries';
 import type { Ladder, OnBank } from '../api/types';
 import { Belt } from '../ui/Belt';
 import { Scroll } from '../ui/Scroll';
 import { date } from '../ui/words';
 import classes from './Board.module.css';
+import { GiveRank } from './GiveRank';
 import signs from './Signs.module.css';
 import { SIGNS } from './signs';
 import { type Decide, isReady } from './useDecide';
@@ -22,6 +24,9 @@ type Props = {
 /** The board as a table: the same people, each with what is decided most often in one press. */
 export function BoardTable({ ladder, standing, chosen, onChoose, ticked, onTick, decide }: Props) {
   const isHead = useSession().data?.role === 'HEAD';
+  const today = useToday();
+  const [giving, setGiving] = useState<OnBank | null>(null);
+  const given = ladder.ranks.find((rank) => rank.id === giving?.nextRank);
   return (
     <Scroll label="Everybody on the ladder" className={classes.table}>
       <table>
@@ -114,9 +119,9 @@ export function BoardTable({ ladder, standing, chosen, onChoose, ticked, onTick,
                     <Button
                       size="compact-md"
                       aria-label={`Promote ${one.name}`}
-                      onClick={() => decide.promote(one)}
+                      onClick={() => setGiving(one)}
                     >
-                      Promote
+                      Promote …
                     </Button>
                   )}
                 </td>
@@ -125,6 +130,16 @@ export function BoardTable({ ladder, standing, chosen, onChoose, ticked, onTick,
           })}
         </tbody>
       </table>
+      {giving && given && (
+        <Modal
+          opened
+          onClose={() => setGiving(null)}
+          title={giving.name}
+          closeButtonProps={{ 'aria-label': 'Close' }}
+        >
+          <GiveRank one={giving} next={given} decide={decide} today={today} onClose={() => setGiving(null)} />
+        </Modal>
+      )}
     </Scroll>
   );
 }

@@ -1,4 +1,4 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useReadiness, useSession } from '../api/queries';
@@ -10,6 +10,7 @@ import { Loaded } from '../ui/States';
 import { date, moment } from '../ui/words';
 import classes from './Board.module.css';
 import { Figures } from './Figures';
+import { GiveRank } from './GiveRank';
 import { type Decide as Deciding, isReady } from './useDecide';
 
 type Props = {
@@ -25,8 +26,7 @@ type Props = {
 export function Decide({ one, ladder, views, decide, today, onClose }: Props) {
   const readiness = useReadiness(one.flag.student);
   const isHead = useSession().data?.role === 'HEAD';
-  const [asking, setAsking] = useState<'hold' | 'reason' | null>(null);
-  const [reason, setReason] = useState('');
+  const [asking, setAsking] = useState<'hold' | 'promote' | null>(null);
   const rank = ladder.ranks.find((each) => each.id === one.flag.rank);
   const next = ladder.ranks.find((each) => each.id === one.nextRank);
   const isHeld = one.verdict === 'HELD';
@@ -63,10 +63,9 @@ export function Decide({ one, ladder, views, decide, today, onClose }: Props) {
           <Button
             loading={decide.sending}
             variant={isReady(one) ? 'filled' : 'default'}
-            onClick={() => (isReady(one) ? decide.promote(one) : setAsking('reason'))}
+            onClick={() => setAsking('promote')}
           >
-            Promote to {next.name.toLowerCase()}
-            {!isReady(one) && ' …'}
+            Promote to {next.name.toLowerCase()} …
           </Button>
         )}
         {next && !isHeld && !one.nomination && (
@@ -88,6 +87,11 @@ export function Decide({ one, ladder, views, decide, today, onClose }: Props) {
             Hold back …
           </Button>
         )}
+        {isHead && isHeld && (
+          <Button variant="default" loading={decide.sending} onClick={() => decide.lift(one)}>
+            Hold back no more
+          </Button>
+        )}
         {isHead && rank && one.stripes < rank.stripes && (
           <Button variant="default" loading={decide.sending} onClick={() => decide.stripe(one)}>
             Stripe {one.stripes + 1}
@@ -104,31 +108,8 @@ export function Decide({ one, ladder, views, decide, today, onClose }: Props) {
           }}
         />
       )}
-      {asking === 'reason' && (
-        <form
-          className={classes.reason}
-          onSubmit={async (event) => {
-            event.preventDefault();
-            if (await decide.promote(one, reason.trim())) setAsking(null);
-          }}
-        >
-          <TextInput
-            label="Not everything is there. Why all the same?"
-            description="Kept with the promotion, with the figures of this moment"
-            autoFocus
-            maxLength={300}
-            value={reason}
-            onChange={(event) => setReason(event.currentTarget.value)}
-          />
-          <div className={classes.actions}>
-            <Button type="submit" loading={decide.sending} disabled={!reason.trim()}>
-              Promote all the same
-            </Button>
-            <Button variant="default" onClick={() => setAsking(null)}>
-              Leave it
-            </Button>
-          </div>
-        </form>
+      {asking === 'promote' && next && (
+        <GiveRank one={one} next={next} decide={decide} today={today} onClose={() => setAsking(null)} />
       )}
       <Loaded query={readiness}>
         {(all) =>

@@ -40,7 +40,7 @@ export function useDecide(ladder: Ladder, window: string) {
     }
   };
   const nameOf = (rank: string | null) => ladder.ranks.find((one) => one.id === rank)?.name ?? '';
-  const give = (one: OnBank, to: string, stripes: number, reason: string, done: string) => {
+  const give = (one: OnBank, to: string, stripes: number, date: string, reason: string, done: string) => {
     const id = newId('pr');
     const body: Partial<Promotion> = {
       id,
@@ -49,7 +49,7 @@ export function useDecide(ladder: Ladder, window: string) {
       from: one.flag.rank,
       to,
       stripes,
-      date: today,
+      date,
       reason,
       figures: [],
     };
@@ -88,10 +88,22 @@ export function useDecide(ladder: Ladder, window: string) {
         `${one.calledBy} is held back.`,
         () => send('POST', `/people/${one.flag.student}/holds/lift`),
       ),
-    promote: (one: OnBank, reason = '') =>
-      give(one, one.nextRank ?? '', 0, reason, `${one.calledBy} is promoted to ${nameOf(one.nextRank)}.`),
+    lift: (one: OnBank) =>
+      attempt(
+        () => send('POST', `/people/${one.flag.student}/holds/lift`),
+        `${one.calledBy} is held back no more.`,
+      ),
+    promote: (one: OnBank, day: string, reason = '') =>
+      give(
+        one,
+        one.nextRank ?? '',
+        0,
+        day,
+        reason,
+        `${one.calledBy} is promoted to ${nameOf(one.nextRank)}.`,
+      ),
     stripe: (one: OnBank) =>
-      give(one, one.flag.rank, one.stripes + 1, '', `${one.calledBy}: stripe ${one.stripes + 1}.`),
+      give(one, one.flag.rank, one.stripes + 1, today, '', `${one.calledBy}: stripe ${one.stripes + 1}.`),
     stripes: (all: OnBank[]) => {
       const given = all.map((one) => ({ id: newId('pr'), student: one.flag.student }));
       return attempt(

@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { send, sendEdit } from '../api/client';
+import { sendEdit } from '../api/client';
 import type { MapIndex } from '../api/queries';
 import type { Item, LadderView, Mend, Rank, SyllabusGroup } from '../api/types';
+import { useSayDone } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
 import { added, fresh, plainLike } from './syllabus';
 
@@ -15,6 +16,7 @@ const itemsFor = (techniques: string[], rank: Rank, map: MapIndex): Item[] =>
 export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined, map: MapIndex) {
   const client = useQueryClient();
   const say = useNotices();
+  const sayDone = useSayDone();
   const path = `/ladders/${view?.ladder.id}/ranks/${rank?.id}/syllabus`;
 
   const changed = async () => {
@@ -22,20 +24,12 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
     client.invalidateQueries({ queryKey: ['map'] });
     client.invalidateQueries({ queryKey: ['people'] });
   };
-  const undo = async (edit: string) => {
-    try {
-      await send('POST', `/map/undo/${edit}`, {});
-      await changed();
-    } catch (error) {
-      say.failed(error);
-    }
-  };
   const save = async (groups: SyllabusGroup[], done: string) => {
     if (!view || !rank) return;
     try {
       const { edit } = await sendEdit('PUT', path, { groups }, view.tags[rank.id]);
       await changed();
-      say.done(done, edit === null ? undefined : () => undo(edit));
+      sayDone(done, edit);
     } catch (error) {
       say.failed(error);
       client.invalidateQueries({ queryKey: ['ladders'] });

@@ -211,6 +211,16 @@ export class Outbox {
     await this.changed();
   }
 
+  /** Takes back what waits: nobody is told of it, nor of what needs it. */
+  async withdraw(place: number): Promise<void> {
+    await this.sending?.catch(() => {}); // what is on its way has arrived or waits again
+    const one = this.line.find((w) => w.place === place);
+    if (!one) return;
+    for (const w of this.line.filter((w) => w === one || (w.needs && w.needs === idOf(one))))
+      await (await this.db).delete('waiting', w.place as number);
+    await this.changed();
+  }
+
   /** Sends one that was set aside, and what needs it, once more. */
   async retry(place: number): Promise<void> {
     const one = this.line.find((w) => w.place === place);

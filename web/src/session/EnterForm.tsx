@@ -44,7 +44,8 @@ export function EnterForm({ welcome, name: offered = '', first, onEntered }: Pro
     <form className={classes.fields} onSubmit={submit}>
       {first?.fields}
       <TextInput
-        label={first ? 'Your account name (small letters)' : 'Account'}
+        label={first ? 'Your account name' : 'Account'}
+        description={first && 'Your first name will do. Capitals do not matter when you sign in.'}
         autoComplete="username"
         value={name}
         onChange={(event) => setName(event.currentTarget.value)}

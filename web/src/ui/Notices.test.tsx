@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
-import { Notices, useNotices } from './Notices';
+import { Notices, useLastDone, useNotices } from './Notices';
 
 function Speaker({ undo }: { undo: () => void }) {
   const say = useNotices();
@@ -12,6 +12,15 @@ function Speaker({ undo }: { undo: () => void }) {
   );
 }
 
+function List() {
+  const { done, opened } = useLastDone();
+  return (
+    <p data-testid="list" data-opened={opened}>
+      {done.map((one) => one.id).join(' ')}
+    </p>
+  );
+}
+
 const undo = vi.fn();
 beforeEach(() => {
   vi.useFakeTimers();
@@ -19,6 +28,7 @@ beforeEach(() => {
   render(
     <Notices>
       <Speaker undo={undo} />
+      <List />
     </Notices>,
   );
   fireEvent.click(screen.getByText('Say'));
@@ -45,12 +55,21 @@ it('stays while the focus or the pointer is at it', () => {
   expect(screen.queryByText('Ana is here.')).toBeNull();
 });
 
-it('is reached by a key, and undoes', () => {
-  fireEvent.keyDown(document.documentElement, { key: 'u' });
-  expect(document.activeElement?.textContent).toBe('Undo');
-  fireEvent.click(document.activeElement as Element);
+it('undoes, and is done with', () => {
+  fireEvent.click(screen.getByText('Undo'));
   expect(undo).toHaveBeenCalledOnce();
   expect(screen.queryByText('Ana is here.')).toBeNull();
+  expect(screen.getByTestId('list').textContent).toBe('');
+});
+
+it('stays in the list of the last ten when it has gone, and a touch on it opens the list', () => {
+  expect(screen.getByTestId('list').dataset.opened).toBe('false');
+  fireEvent.click(screen.getByText('Ana is here.'));
+  expect(screen.getByTestId('list').dataset.opened).toBe('true');
+  for (let i = 0; i < 10; i++) fireEvent.click(screen.getByText('Say'));
+  pass(60_000);
+  expect(screen.queryByText('Ana is here.')).toBeNull();
+  expect(screen.getByTestId('list').textContent).toBe('2 3 4 5 6 7 8 9 10 11');
 });
 
 it('shows the last three', () => {

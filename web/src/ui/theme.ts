@@ -15,6 +15,9 @@ export const theme = createTheme({
     InputWrapper: {
       defaultProps: { withAsterisk: false, inputWrapperOrder: ['label', 'input', 'description', 'error'] },
     },
+    // Who types and presses Enter takes what was found; without it Enter would send the form.
+    Select: { defaultProps: { selectFirstOptionOnChange: true } },
+    MultiSelect: { defaultProps: { selectFirstOptionOnChange: true } },
     SegmentedControl: {
       styles: {
         root: { background: 'var(--ground)', border: '1px solid var(--line)' },

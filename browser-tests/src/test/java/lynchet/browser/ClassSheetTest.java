@@ -21,12 +21,12 @@ class ClassSheetTest {
         try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
             coach.comeIn("head", CLASS + "/plan");
             coach.see("p", "76 + 2 between blocks + 4 water of 90 minutes, 8 left");
-            coach.touch(coach.see("summary", "18 min fit 18 for each person on each side, 1 spare; 8 need 10 min"));
+            coach.touch(coach.see("summary", "Room for 18 reps a side; 8 reps take about 10 min"));
             coach.touch(coach.see("button", "Do 18"));
-            coach.see("summary", "18 need 18 min");
+            coach.see("summary", "18 reps take about 18 min");
             coach.see("input[aria-label='Repetitions of block 3'][value='18 reps']");
             coach.type(coach.see("input[aria-label='Swaps of block 3']"), Keys.ARROW_UP, Keys.ARROW_UP);
-            coach.see("summary", "18 min fit 17 for each person on each side, 3 spare; 18 need 19 min");
+            coach.see("summary", "Room for 17 reps a side; 18 reps take about 19 min");
             coach.touch(coach.see("button", "Take 19 min"));
             coach.see("p", "77 + 2 between blocks + 4 water of 90 minutes, 7 left");
             coach.nothingIsWrongHere();

@@ -138,7 +138,8 @@ class PromotionsTest {
     }
 
     private static void promoted(Coach coach, String name) {
-        coach.use(inView(coach, "[aria-label='Promote " + name + "']"));
+        coach.use(inView(coach, "button[aria-label='Promote " + name + "']"));
+        coach.use(coach.see(By.xpath("//form[@aria-label='Promote " + name + "']//button[@type='submit']")));
         coach.seeNone("[aria-label='Promote " + name + "']");
     }
 }

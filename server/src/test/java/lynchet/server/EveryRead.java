@@ -42,6 +42,7 @@ public final class EveryRead {
                         .replace("{card}", card)
                         .replace("{kind}", "roster")
                         .replace("{name}", "none")
+                        .replace("{edit}", "none")
                         .replace("{id}", "closed-guard");
                 there += there.endsWith("/promotions") || there.endsWith("/evidence") || there.endsWith("/ignored")
                         ? "?student=" + student

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import lynchet.format.Json;
 import tools.jackson.core.JacksonException;
@@ -16,6 +17,11 @@ import tools.jackson.databind.JsonNode;
 final class ProblemContract {
 
     private static final int PROBLEM = 400;
+
+    private static final Pattern SLUG = Pattern.compile("\\b[a-z0-9]+(?:-[a-z0-9]+)+\\b");
+
+    /** Words with hyphens that are no ids. */
+    private static final Set<String> ENGLISH = Set.of("lower-case", "called-by", "one-time");
 
     private record Path(Pattern pattern, JsonNode operations) {}
 
@@ -42,6 +48,7 @@ final class ProblemContract {
         if (status < PROBLEM || !isOurs) { // a request that is no HTTP is refused before it comes to us, as a page
             return;
         }
+        speaksOfNoId(body);
         String plain = address.replaceAll("\\?.*", "");
         PATHS.stream()
                 .filter(path -> path.pattern().matcher(plain).matches())
@@ -56,9 +63,24 @@ final class ProblemContract {
                 });
     }
 
+    /** A sentence is for people: it names things as they are called. */
+    private static void speaksOfNoId(String body) {
+        String sentence = field(body, "detail");
+        List<String> ids = SLUG.matcher(sentence)
+                .results()
+                .map(MatchResult::group)
+                .filter(word -> !ENGLISH.contains(word) && !word.matches("[0-9-]+"))
+                .toList();
+        assertThat(ids).as("ids in a sentence: %s", body).isEmpty();
+    }
+
     private static String code(String body) {
+        return field(body, "code");
+    }
+
+    private static String field(String body, String name) {
         try {
-            return Json.mapper().readTree(body).path("code").asString("");
+            return Json.mapper().readTree(body).path(name).asString("");
         } catch (JacksonException e) {
             return "";
         }

@@ -23,9 +23,9 @@ public record Fault(
         boolean canHurt) {
     public Fault {
         Say.id("a fault", id);
-        Say.text("what is seen in fault " + id, see);
-        Say.text("the reason of fault " + id, because);
-        Say.text("the fix of fault " + id, fix);
+        Say.text("what is seen in this fault", see);
+        Say.text("the reason of this fault", because);
+        Say.text("the fix of this fault", fix);
     }
 
     /** The same fault under another id, opening another link. */

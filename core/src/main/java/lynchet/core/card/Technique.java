@@ -48,29 +48,28 @@ public record Technique(
 
     public Technique {
         Say.id("a technique", id);
-        Say.text("the name of technique " + id, name);
-        aliases = Say.list("the names of technique " + id, aliases);
-        Say.there("the family of technique " + id, family);
+        Say.text("the name of this technique", name);
+        aliases = Say.list("the names of this technique", aliases);
+        Say.there("the family of this technique", family);
         if (group != null && group.family() != family) {
             throw new Nonsense(
-                    Nonsense.Rule.GROUP_FITS,
-                    "technique " + id + " is a " + family + " and cannot be in the group " + group);
+                    Nonsense.Rule.GROUP_FITS, "this technique is a " + family + " and cannot be in the group " + group);
         }
         jacket = jacket == null ? Jacket.EITHER : jacket;
-        directions = Say.list("the directions of technique " + id, directions);
+        directions = Say.list("the directions of this technique", directions);
         summary = summary == null ? "" : summary;
-        steps = Say.list("the steps of technique " + id, steps);
-        signs = Say.texts("a sign of technique " + id, signs);
-        faults = Say.list("the faults of technique " + id, faults);
-        versions = Say.list("the versions of technique " + id, versions);
-        prerequisites = Say.list("the prerequisites of technique " + id, prerequisites);
-        receiverFalls = Say.list("the falls of technique " + id, receiverFalls);
-        carriesOverTo = Say.list("what technique " + id + " carries over to", carriesOverTo);
+        steps = Say.list("the steps of this technique", steps);
+        signs = Say.texts("a sign of this technique", signs);
+        faults = Say.list("the faults of this technique", faults);
+        versions = Say.list("the versions of this technique", versions);
+        prerequisites = Say.list("the prerequisites of this technique", prerequisites);
+        receiverFalls = Say.list("the falls of this technique", receiverFalls);
+        carriesOverTo = Say.list("what this technique carries over to", carriesOverTo);
         hazards =
                 hazards == null || hazards.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(hazards));
-        tags = Say.texts("a tag of technique " + id, tags);
-        Say.within("learn of technique " + id, learn, 1, 5);
-        Say.within("master of technique " + id, master, 1, 5);
+        tags = Say.texts("a tag of this technique", tags);
+        Say.within("learn of this technique", learn, 1, 5);
+        Say.within("master of this technique", master, 1, 5);
     }
 
     /** The same technique, retired. */

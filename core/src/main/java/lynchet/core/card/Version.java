@@ -20,12 +20,12 @@ public record Version(
 
     public Version {
         Say.id("a version", id);
-        Say.text("the name of version " + id, name);
+        Say.text("the name of this version", name);
         purpose = purpose == null ? Purpose.TEACHING : purpose;
         because = because == null ? "" : because;
-        steps = Say.list("the steps of version " + id, steps);
-        faults = Say.list("the faults of version " + id, faults);
-        needs = Say.list("the needs of version " + id, needs);
+        steps = Say.list("the steps of this version", steps);
+        faults = Say.list("the faults of this version", faults);
+        needs = Say.list("the needs of this version", needs);
     }
 
     /** The same version under another id, with other faults. */

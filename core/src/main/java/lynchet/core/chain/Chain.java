@@ -31,11 +31,11 @@ public record Chain(
 
     public Chain {
         Say.id("a chain", id);
-        Say.text("the name of chain " + id, name);
+        Say.text("the name of this chain", name);
         intent = intent == null ? "" : intent;
-        Say.there("the start of chain " + id, start);
+        Say.there("the start of this chain", start);
         if (first != null) {
-            Say.within("the steps of chain " + id, count(first, 1), 1, MOST_STEPS);
+            Say.within("the steps of this chain", count(first, 1), 1, MOST_STEPS);
         }
     }
 

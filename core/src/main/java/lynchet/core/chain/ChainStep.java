@@ -11,7 +11,7 @@ public record ChainStep(String link, List<Turn> next) {
         Say.there("the link of a step", link);
         next = Say.list(next);
         if (next.stream().filter(turn -> turn.reaction() == null).count() > 1) {
-            throw new IllegalArgumentException("the step with link " + link + " has two main lines");
+            throw new IllegalArgumentException("a step has two main lines");
         }
     }
 

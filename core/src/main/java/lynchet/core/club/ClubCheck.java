@@ -65,15 +65,14 @@ public final class ClubCheck {
         String id = part.idOf(thing);
         part.refers().accept(thing, (rule, field, target, to) -> {
             if (to != null && !exists.test(target, to)) {
-                found.add(nothing(rule, "/" + field, id, target, to));
+                found.add(nothing(rule, "/" + field, id, part.called().apply(thing), target));
             }
         });
         return found;
     }
 
-    private static Breach nothing(String rule, String where, String id, Target target, String to) {
-        String named = to.substring(to.lastIndexOf('/') + 1);
-        return new Breach(rule, where, id, id + " names " + named + " as " + target.words() + ", which does not exist");
+    private static Breach nothing(String rule, String where, String id, String called, Target target) {
+        return new Breach(rule, where, id, called + " names " + target.words() + " that does not exist");
     }
 
     public List<Breach> breaches() {
@@ -88,7 +87,7 @@ public final class ClubCheck {
     /** Looks through one part, thing by thing. */
     public final class Looking<T> {
 
-        private record Open(String rule, String where, String id, Target target, String to) {}
+        private record Open(String rule, String where, String id, String called, Target target, String to) {}
 
         private final Part<T> part;
         private final String path;
@@ -108,7 +107,7 @@ public final class ClubCheck {
             String id = part.idOf(thing);
             String where = path + count++;
             if (!ids.add(id)) {
-                breach("ID_UNIQUE", where + "/id", id, "the id " + id + " is used twice among the " + part.name());
+                breach("ID_UNIQUE", where + "/id", id, "the same id is used twice among the " + part.name());
             }
             for (int i = 0; i < unique.size(); i++) {
                 unique(part.unique().get(i), unique.get(i), thing, where, id);
@@ -117,12 +116,17 @@ public final class ClubCheck {
                 boolean isNew =
                         offered.computeIfAbsent(target, t -> new HashSet<>()).add(offer);
                 if (!isNew && target.isUnique()) {
-                    breach("ID_UNIQUE", where, id, offer + " is used twice as " + target.words());
+                    breach(
+                            "ID_UNIQUE",
+                            where,
+                            id,
+                            part.called().apply(thing) + " has the id of another: " + target.words() + " twice");
                 }
             });
             part.refers().accept(thing, (rule, field, target, to) -> {
                 if (to != null && !isThere(target, to)) {
-                    open.add(new Open(rule, where + "/" + field, id, target, to));
+                    open.add(new Open(
+                            rule, where + "/" + field, id, part.called().apply(thing), target, to));
                 }
             });
         }
@@ -145,7 +149,7 @@ public final class ClubCheck {
         public void end() {
             for (Open one : open) {
                 if (!isThere(one.target(), one.to())) {
-                    Breach breach = nothing(one.rule(), one.where(), one.id(), one.target(), one.to());
+                    Breach breach = nothing(one.rule(), one.where(), one.id(), one.called(), one.target());
                     breach(breach.rule(), breach.where(), breach.id(), breach.sentence());
                 }
             }

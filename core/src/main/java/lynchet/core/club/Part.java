@@ -14,6 +14,7 @@ import java.util.function.Function;
  * @param offers what others may point at through it
  * @param refers what it points at
  * @param unique what two of them may not have in common
+ * @param called what a coach calls one of them, such as "the chain Two steps"; no id
  */
 public record Part<T>(
         String name,
@@ -23,7 +24,8 @@ public record Part<T>(
         boolean isRecord,
         BiConsumer<T, Offering> offers,
         BiConsumer<T, Referring> refers,
-        List<Unique<T>> unique) {
+        List<Unique<T>> unique,
+        Function<T, String> called) {
 
     /** Told what a thing offers. */
     @FunctionalInterface
@@ -55,23 +57,46 @@ public record Part<T>(
 
     static <T> Part<T> taught(
             String name, String one, Class<T> type, Function<T, String> id, BiConsumer<T, Offering> offers) {
-        return new Part<>(name, one, type, id, false, offers, (thing, to) -> {}, List.of());
+        return new Part<>(name, one, type, id, false, offers, (thing, to) -> {}, List.of(), thing -> "a " + one);
     }
 
     static <T> Part<T> record(String name, String one, Class<T> type, Function<T, String> id) {
-        return new Part<>(name, one, type, id, true, (thing, to) -> {}, (thing, to) -> {}, List.of());
+        return new Part<>(
+                name,
+                one,
+                type,
+                id,
+                true,
+                (thing, to) -> {},
+                (thing, to) -> {},
+                List.of(),
+                thing -> "a record of " + name);
     }
 
     Part<T> offering(BiConsumer<T, Offering> others) {
-        return new Part<>(name, one, type, id, isRecord, others, refers, unique);
+        return new Part<>(name, one, type, id, isRecord, others, refers, unique, called);
     }
 
     Part<T> pointingAt(BiConsumer<T, Referring> others) {
-        return new Part<>(name, one, type, id, isRecord, offers, others, unique);
+        return new Part<>(name, one, type, id, isRecord, offers, others, unique, called);
     }
 
     Part<T> noTwo(Unique<T> rule) {
-        return new Part<>(name, one, type, id, isRecord, offers, refers, List.of(rule));
+        return new Part<>(name, one, type, id, isRecord, offers, refers, List.of(rule), called);
+    }
+
+    /** @param named its own name, which stands after the word for the kind */
+    Part<T> called(Function<T, String> named) {
+        return new Part<>(
+                name,
+                one,
+                type,
+                id,
+                isRecord,
+                offers,
+                refers,
+                unique,
+                thing -> "the " + one + " " + named.apply(thing));
     }
 
     public String idOf(T thing) {

@@ -69,18 +69,22 @@ import lynchet.core.words.Word;
  */
 public final class Parts {
 
-    public static final Part<PositionPair> PAIRS =
-            Part.taught("pairs", "pair", PositionPair.class, PositionPair::id, (pair, to) -> pair.positions()
-                    .forEach(position -> to.offer(POSITION, position.id())));
+    public static final Part<PositionPair> PAIRS = Part.taught(
+                    "pairs", "pair", PositionPair.class, PositionPair::id, (pair, to) -> pair.positions()
+                            .forEach(position -> to.offer(POSITION, position.id())))
+            .called(pair -> pair.first().name());
 
-    public static final Part<Technique> TECHNIQUES =
-            Part.taught("techniques", "technique", Technique.class, Technique::id, Parts::card);
+    public static final Part<Technique> TECHNIQUES = Part.taught(
+                    "techniques", "technique", Technique.class, Technique::id, Parts::card)
+            .called(Technique::name);
 
     public static final Part<Ruleset> RULESETS = Part.taught(
-            "rulesets", "ruleset", Ruleset.class, Ruleset::id, (rules, to) -> to.offer(RULESET, rules.id()));
+                    "rulesets", "ruleset", Ruleset.class, Ruleset::id, (rules, to) -> to.offer(RULESET, rules.id()))
+            .called(Ruleset::name);
 
-    public static final Part<Reaction> REACTIONS =
-            Part.taught("reactions", "reaction", Reaction.class, Reaction::id, (r, to) -> to.offer(REACTION, r.id()));
+    public static final Part<Reaction> REACTIONS = Part.taught(
+                    "reactions", "reaction", Reaction.class, Reaction::id, (r, to) -> to.offer(REACTION, r.id()))
+            .called(Reaction::text);
 
     public static final Part<Link> LINKS =
             Part.taught("links", "link", Link.class, Link::id, (link, to) -> to.offer(LINK, link.id()));
@@ -94,35 +98,42 @@ public final class Parts {
                 if (chain.first() != null) {
                     step(chain.first(), "first", to);
                 }
-            });
+            })
+            .called(Chain::name);
 
     public static final Part<Track> TRACKS = Part.taught("tracks", "track", Track.class, Track::id, (track, to) -> {
-        to.offer(TRACK, track.id());
-        track.slots().forEach(slot -> to.offer(SLOT, slot.id()));
-    });
+                to.offer(TRACK, track.id());
+                track.slots().forEach(slot -> to.offer(SLOT, slot.id()));
+            })
+            .called(Track::name);
 
     public static final Part<Ladder> LADDERS = Part.taught("ladders", "ladder", Ladder.class, Ladder::id, Parts::ranks)
-            .pointingAt(Parts::ladder);
+            .pointingAt(Parts::ladder)
+            .called(Ladder::name);
 
     public static final Part<Word> WORDS = Part.taught("words", "word", Word.class, Word::id, (word, to) -> {})
             .pointingAt((word, to) ->
-                    each(word.techniques(), "techniques", (id, at) -> to.refer("WORD_TECHNIQUE", at, TECHNIQUE, id)));
+                    each(word.techniques(), "techniques", (id, at) -> to.refer("WORD_TECHNIQUE", at, TECHNIQUE, id)))
+            .called(Word::term);
 
     public static final Part<DrillShape> DRILLS = Part.taught(
                     "drills", "drill", DrillShape.class, DrillShape::id, (drill, to) -> {})
             .pointingAt((drill, to) -> {
                 to.refer("DRILL_START", "start", POSITION, drill.start());
                 to.refer("DRILL_TECHNIQUE", "technique", TECHNIQUE, drill.technique());
-            });
+            })
+            .called(DrillShape::name);
 
     public static final Part<Term> TERMS = Part.taught(
                     "terms", "term", Term.class, Term::id, (term, to) -> to.offer(TERM, term.id()))
-            .pointingAt((term, to) -> each(term.slots(), "slots", (id, at) -> to.refer("TERM_SLOT", at, SLOT, id)));
+            .pointingAt((term, to) -> each(term.slots(), "slots", (id, at) -> to.refer("TERM_SLOT", at, SLOT, id)))
+            .called(Term::name);
 
     public static final Part<Closure> CLOSURES = Part.taught(
                     "closures", "closure", Closure.class, Closure::id, (closure, to) -> {})
             .pointingAt((closure, to) ->
-                    each(closure.tracks(), "tracks", (id, at) -> to.refer("CLOSURE_TRACK", at, TRACK, id)));
+                    each(closure.tracks(), "tracks", (id, at) -> to.refer("CLOSURE_TRACK", at, TRACK, id)))
+            .called(Closure::name);
 
     public static final Part<TermPlan> PLANS = Part.taught(
                     "plans", "plan", TermPlan.class, TermPlan::id, (plan, to) -> {})
@@ -143,7 +154,7 @@ public final class Parts {
                     "track",
                     TermPlan::term,
                     TermPlan::track,
-                    plan -> "track " + plan.track() + " has a plan for this term already"));
+                    plan -> "this track has a plan for this term already"));
 
     public static final Part<ThemeCycle> CYCLES = Part.taught(
                     "cycles", "cycle", ThemeCycle.class, ThemeCycle::id, (cycle, to) -> {})
@@ -162,11 +173,12 @@ public final class Parts {
                     "track",
                     cycle -> null,
                     ThemeCycle::track,
-                    cycle -> "track " + cycle.track() + " has theme weeks already"));
+                    cycle -> "this track has theme weeks already"));
 
     public static final Part<ClassPattern> PATTERNS = Part.taught(
                     "patterns", "pattern", ClassPattern.class, ClassPattern::id, (pattern, to) -> {})
-            .pointingAt((pattern, to) -> each(pattern.blocks(), "blocks", (block, at) -> block(block, at, to)));
+            .pointingAt((pattern, to) -> each(pattern.blocks(), "blocks", (block, at) -> block(block, at, to)))
+            .called(ClassPattern::name);
 
     public static final Part<Student> PEOPLE = Part.record("people", "student", Student.class, Student::id)
             .offering((student, to) -> to.offer(STUDENT, student.id()))
@@ -180,7 +192,8 @@ public final class Parts {
                     "card",
                     s -> null,
                     Student::card,
-                    s -> "the card " + s.card() + " belongs to two people"));
+                    s -> "the card " + s.card() + " belongs to two people"))
+            .called(Student::name);
 
     public static final Part<TrainingClass> CLASSES = Part.record(
                     "classes", "class", TrainingClass.class, TrainingClass::id)
@@ -220,7 +233,7 @@ public final class Parts {
                     "student",
                     Attendance::classId,
                     Attendance::student,
-                    there -> there.student() + " is twice in class " + there.classId()));
+                    there -> "somebody is twice in one class"));
 
     public static final Part<PracticeEntry> PRACTICE = Part.record(
                     "practice", "practice", PracticeEntry.class, PracticeEntry::id)
@@ -287,7 +300,7 @@ public final class Parts {
                     "ladder",
                     Brought::student,
                     Brought::ladder,
-                    brought -> "it is said already what " + brought.student() + " brought to " + brought.ladder()));
+                    brought -> "it is said already what they brought to this ladder"));
 
     public static final Part<Nomination> NOMINATIONS = Part.record(
                     "nominations", "nomination", Nomination.class, Nomination::id)

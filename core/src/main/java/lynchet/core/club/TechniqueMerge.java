@@ -80,7 +80,7 @@ public final class TechniqueMerge {
         return club.map().techniques().stream()
                 .filter(t -> t.id().equals(id) && !t.retired())
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("there is no technique " + id + " to merge"));
+                .orElseThrow(() -> new IllegalArgumentException("the technique to merge is not there"));
     }
 
     private static String lower(Enum<?> family) {

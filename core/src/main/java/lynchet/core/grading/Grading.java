@@ -40,19 +40,19 @@ public record Grading(
             @Most(300) String note) {
         public Candidate {
             Say.there("the student of a candidate", student);
-            Say.there("the rank of candidate " + student, rank);
+            Say.there("the rank of a candidate", rank);
         }
     }
 
     public Grading {
         Say.id("a grading", id);
-        Say.text("the name of grading " + id, name);
-        Say.there("the date of grading " + id, date);
-        Say.there("the ladder of grading " + id, ladder);
+        Say.text("the name of this grading", name);
+        Say.there("the date of this grading", date);
+        Say.there("the ladder of this grading", ladder);
         examiners = Say.list(examiners);
         candidates = Say.list(candidates);
         if (candidates.stream().map(Candidate::student).distinct().count() != candidates.size()) {
-            throw new IllegalArgumentException("grading " + id + " names a candidate twice");
+            throw new IllegalArgumentException("this grading names a candidate twice");
         }
     }
 }

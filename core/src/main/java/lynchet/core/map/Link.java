@@ -44,11 +44,11 @@ public record Link(
 
     public Link {
         Say.id("a link", id);
-        Say.there("the start of link " + id, from);
-        Say.there("the technique of link " + id, technique);
-        Say.there("the end of link " + id, to);
-        needs = Say.list("the needs of link " + id, needs);
-        meantFor = Say.list("what link " + id + " is meant for", meantFor);
+        Say.there("the start of this link", from);
+        Say.there("the technique of this link", technique);
+        Say.there("the end of this link", to);
+        needs = Say.list("the needs of this link", needs);
+        meantFor = Say.list("what this link is meant for", meantFor);
     }
 
     /** The same link, retired. */

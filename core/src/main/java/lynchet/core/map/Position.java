@@ -35,15 +35,15 @@ public record Position(
 
     public Position {
         Say.id("a position", id);
-        Say.text("the name of position " + id, name);
-        aliases = Say.texts("an alias of position " + id, aliases);
-        control = step("position " + id, control);
+        Say.text("the name of this position", name);
+        aliases = Say.texts("an alias of this position", aliases);
+        control = step("this position", control);
         controlIn = controlIn == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(controlIn));
-        controlIn.forEach((ruleset, value) -> step("position " + id + " in ruleset " + ruleset, value));
+        controlIn.forEach((ruleset, value) -> step("this position under one ruleset", value));
         jacket = jacket == null ? Jacket.EITHER : jacket;
         summary = summary == null ? "" : summary;
-        details = Say.texts("a detail of position " + id, details);
-        cautions = Say.texts("a caution of position " + id, cautions);
+        details = Say.texts("a detail of this position", details);
+        cautions = Say.texts("a caution of this position", cautions);
     }
 
     /** The same position, retired. */

@@ -14,8 +14,8 @@ public record PositionPair(
 
     public PositionPair {
         Say.id("a position pair", id);
-        Say.there("the stage of pair " + id, stage);
-        Say.there("the first position of pair " + id, first);
+        Say.there("the stage of this pair", stage);
+        Say.there("the first position of this pair", first);
     }
 
     /** The same pair, retired. */

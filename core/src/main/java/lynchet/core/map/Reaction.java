@@ -31,13 +31,12 @@ public record Reaction(
         Say.id("a reaction", id);
         if ((link == null) == (position == null)) {
             throw new Nonsense(
-                    Nonsense.Rule.REACTION_PLACE,
-                    "reaction " + id + " belongs to a link or to a position, one of the two");
+                    Nonsense.Rule.REACTION_PLACE, "this reaction belongs to a link or to a position, one of the two");
         }
-        Say.text("the text of reaction " + id, text);
+        Say.text("the text of this reaction", text);
         phase = phase == null ? Phase.ENTRY : phase;
         manner = manner == null ? Manner.OTHER : manner;
-        Say.there("where reaction " + id + " leaves", leaves);
+        Say.there("where this reaction leaves", leaves);
     }
 
     /** The same reaction, retired. */

@@ -151,7 +151,7 @@ public record Ruleset(
 
     public Ruleset {
         Say.id("a ruleset", id);
-        Say.text("the name of ruleset " + id, name);
+        Say.text("the name of this ruleset", name);
         jacket = jacket == null ? Jacket.EITHER : jacket;
         illegalTechniques = Say.list(illegalTechniques);
         illegalHazards = Say.list(illegalHazards);
@@ -160,7 +160,7 @@ public record Ruleset(
         pins = Say.list(pins);
         penalties = Say.list(penalties);
         reached = Say.list(reached);
-        Say.within("the minutes of ruleset " + id, minutes, 1, 60);
+        Say.within("the minutes of this ruleset", minutes, 1, 60);
     }
 
     /** Whether grown-ups may do the technique here, by name, hazard and jacket. */

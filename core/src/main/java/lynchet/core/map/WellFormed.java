@@ -25,12 +25,14 @@ public final class WellFormed {
     private final Map<String, Technique> techniques;
     private final Map<String, Link> links;
     private final Map<String, Reaction> reactions;
+    private final MapNames names;
 
     private WellFormed(MapData data) {
         this.data = data;
         this.techniques = byId("techniques", data.techniques(), Technique::id);
         this.links = byId("links", data.links(), Link::id);
         this.reactions = byId("reactions", data.reactions(), Reaction::id);
+        this.names = new MapNames(positions, techniques, links, reactions);
     }
 
     /** Every breach in the order of the data; an empty list means that the map is well formed. */
@@ -50,7 +52,7 @@ public final class WellFormed {
         for (int i = 0; i < things.size(); i++) {
             String key = id.apply(things.get(i));
             if (found.putIfAbsent(key, things.get(i)) != null) {
-                breach("ID_UNIQUE", part, i, "id", key, "the id " + key + " is used twice among the " + part);
+                breach("ID_UNIQUE", part, i, "id", key, "the same id is used twice among the " + part);
             }
         }
         return found;
@@ -61,13 +63,7 @@ public final class WellFormed {
         for (int i = 0; i < data.pairs().size(); i++) {
             PositionPair pair = data.pairs().get(i);
             if (!pairIds.add(pair.id())) {
-                breach(
-                        "ID_UNIQUE",
-                        "pairs",
-                        i,
-                        "id",
-                        pair.id(),
-                        "the id " + pair.id() + " is used twice among the pairs");
+                breach("ID_UNIQUE", "pairs", i, "id", pair.id(), "the same id is used twice among the pairs");
             }
             for (Position position : pair.positions()) {
                 if (position.id().equals(Link.TAP) || positions.putIfAbsent(position.id(), position) != null) {
@@ -77,7 +73,7 @@ public final class WellFormed {
                             i,
                             "id",
                             position.id(),
-                            "the position id " + position.id() + " is used twice");
+                            "the id of " + position.name() + " is used twice among the positions");
                 }
             }
             pair.positions().forEach(p -> counterpart.put(p.id(), pair.id()));
@@ -95,7 +91,7 @@ public final class WellFormed {
                         i,
                         "first/control",
                         first.id(),
-                        first.id() + " is its own counterpart, so its control must be 0");
+                        first.name() + " is its own counterpart, so its control must be 0");
             }
             return;
         }
@@ -111,7 +107,7 @@ public final class WellFormed {
                     i,
                     "second/control",
                     second.id(),
-                    "the control of " + second.id() + " must be the opposite of that of " + first.id());
+                    "the control of " + second.name() + " must be the opposite of that of " + first.name());
         }
     }
 
@@ -129,7 +125,7 @@ public final class WellFormed {
                         i,
                         "houseVersion",
                         id,
-                        "the house version of " + id + " must be one of its versions");
+                        "the house version of " + technique.name() + " must be one of its versions");
             }
             for (String prerequisite : technique.prerequisites()) {
                 if (!techniques.containsKey(prerequisite)) {
@@ -139,7 +135,7 @@ public final class WellFormed {
                             i,
                             "prerequisites",
                             id,
-                            id + " asks for " + prerequisite + " first, which does not exist");
+                            technique.name() + " asks for " + names.technique(prerequisite) + " first");
                 }
             }
             for (String fall : technique.receiverFalls()) {
@@ -150,7 +146,8 @@ public final class WellFormed {
                             i,
                             "receiverFalls",
                             id,
-                            id + " needs the fall " + fall + ", which is not a breakfall on the map");
+                            technique.name() + " needs " + names.technique(fall)
+                                    + " as a fall, and that is no breakfall");
                 }
             }
             for (String other : technique.carriesOverTo()) {
@@ -161,7 +158,7 @@ public final class WellFormed {
                             i,
                             "carriesOverTo",
                             id,
-                            id + " carries over to " + other + ", which does not exist");
+                            technique.name() + " carries over to " + names.technique(other));
                 }
             }
             for (Fault fault : technique.faults()) {
@@ -172,7 +169,8 @@ public final class WellFormed {
                             i,
                             "faults",
                             id,
-                            "fault " + fault.id() + " of " + id + " opens " + fault.opens() + ", which is not a link");
+                            "the fault \u201c" + fault.see() + "\u201d of " + technique.name() + " opens "
+                                    + names.link(fault.opens()));
                 }
             }
         }
@@ -195,7 +193,7 @@ public final class WellFormed {
                         i,
                         "technique",
                         link.id(),
-                        "link " + link.id() + " uses the technique " + link.technique() + ", which does not exist");
+                        names.position(link.from()) + " still has a way out by a technique that does not exist");
             } else if (link.version() != null
                     && technique.versions().stream().noneMatch(v -> v.id().equals(link.version()))) {
                 breach(
@@ -204,8 +202,7 @@ public final class WellFormed {
                         i,
                         "version",
                         link.id(),
-                        "link " + link.id() + " uses the version " + link.version()
-                                + ", which its technique does not have");
+                        names.link(link.id()) + " names a version that the technique does not have");
             }
             if (technique != null && link.endsInTap() && technique.family() != Family.SUBMISSION) {
                 breach(
@@ -214,7 +211,7 @@ public final class WellFormed {
                         i,
                         "to",
                         link.id(),
-                        "link " + link.id() + " ends in a tap, which only a submission brings; " + technique.name()
+                        names.link(link.id()) + " ends in a tap, which only a submission brings; " + technique.name()
                                 + " is not one");
             }
             for (int j = 0; j < link.needs().size(); j++) {
@@ -226,7 +223,7 @@ public final class WellFormed {
                             i,
                             "needs/" + j + "/madeBy",
                             link.id(),
-                            "a need of link " + link.id() + " is made by " + need.madeBy() + ", which is not a link");
+                            "a need of " + names.link(link.id()) + " is made by " + names.link(need.madeBy()));
                 }
             }
             answerFits(i, link);
@@ -245,7 +242,7 @@ public final class WellFormed {
                     i,
                     "when",
                     link.id(),
-                    "link " + link.id() + " answers " + link.when() + ", which is not a reaction");
+                    names.link(link.id()) + " answers " + names.reaction(link.when()));
         } else if (!reaction.leaves().equals(link.from())) {
             breach(
                     "ANSWER_STARTS",
@@ -253,8 +250,8 @@ public final class WellFormed {
                     i,
                     "from",
                     link.id(),
-                    "link " + link.id() + " answers a reaction that leaves at " + reaction.leaves() + ", not at "
-                            + link.from());
+                    names.link(link.id()) + " answers a reaction that leaves at " + names.position(reaction.leaves())
+                            + ", not there");
         }
     }
 
@@ -271,12 +268,18 @@ public final class WellFormed {
                         i,
                         "link",
                         id,
-                        "reaction " + id + " belongs to the link " + reaction.link() + ", which does not exist");
+                        names.reaction(id) + " belongs to " + names.link(reaction.link()));
             }
             if (reaction.link() != null
                     && links.containsKey(reaction.link())
                     && id.equals(links.get(reaction.link()).when())) {
-                breach("REACTION_CYCLE", "reactions", i, "link", id, "reaction " + id + " is answered by its own link");
+                breach(
+                        "REACTION_CYCLE",
+                        "reactions",
+                        i,
+                        "link",
+                        id,
+                        names.reaction(id) + " is answered by its own link");
             }
             if (reaction.attack() != null && !links.containsKey(reaction.attack())) {
                 breach(
@@ -285,7 +288,7 @@ public final class WellFormed {
                         i,
                         "attack",
                         id,
-                        "reaction " + id + " is the attack " + reaction.attack() + ", which is not a link");
+                        names.reaction(id) + " is the attack " + names.link(reaction.attack()));
             }
         }
     }
@@ -319,7 +322,7 @@ public final class WellFormed {
                             i,
                             "illegalTechniques",
                             ruleset.id(),
-                            "ruleset " + ruleset.id() + " forbids " + technique + ", which does not exist");
+                            "the rules \u201c" + ruleset.name() + "\u201d forbid " + names.technique(technique));
                 }
             }
         }
@@ -330,7 +333,7 @@ public final class WellFormed {
                             "CONTROL_RULESET",
                             "/map/pairs",
                             position.id(),
-                            position.id() + " has a control in the ruleset " + ruleset + ", which does not exist"));
+                            position.name() + " has a control under rules that do not exist"));
                 }
             }
         }
@@ -354,7 +357,10 @@ public final class WellFormed {
                         i,
                         "prerequisites",
                         id,
-                        "prerequisites go round in a circle: " + String.join(" needs ", cycle));
+                        "prerequisites go round in a circle: "
+                                + String.join(
+                                        " needs ",
+                                        cycle.stream().map(names::technique).toList()));
                 return;
             }
         }
@@ -394,8 +400,17 @@ public final class WellFormed {
 
     private void position(String rule, int i, String part, String field, String id, String position) {
         if (position != null && !positions.containsKey(position)) {
-            breach(rule, part, i, field, id, id + " names the position " + position + ", which does not exist");
+            breach(rule, part, i, field, id, naming(part, id) + " names a position that does not exist");
         }
+    }
+
+    private String naming(String part, String id) {
+        return switch (part) {
+            case "links" ->
+                links.containsKey(id) ? names.technique(links.get(id).technique()) : "a link";
+            case "reactions" -> names.reaction(id);
+            default -> "a set of rules";
+        };
     }
 
     private void breach(String rule, String part, int i, String field, String id, String sentence) {

@@ -27,8 +27,8 @@ public record Attendance(
 
     public Attendance {
         Say.id("an attendance", id);
-        Say.there("the student of attendance " + id, student);
-        Say.there("the class of attendance " + id, classId);
+        Say.there("the student of this attendance", student);
+        Say.there("the class of this attendance", classId);
         how = how == null ? How.NAME : how;
     }
 }

@@ -55,14 +55,14 @@ public record Block(
 
     public Block {
         Say.id("a block", id);
-        Say.there("the kind of block " + id, kind);
-        Say.text("the title of block " + id, title);
-        Say.within("the minutes of block " + id, minutes, 1, 240);
-        Say.within("the first step of block " + id, fromStep, 0, 20);
-        Say.within("a round of block " + id, work, 0, 3600);
-        Say.within("the rest of block " + id, rest, 0, 600);
+        Say.there("the kind of this block", kind);
+        Say.text("the title of this block", title);
+        Say.within("the minutes of this block", minutes, 1, 240);
+        Say.within("the first step of this block", fromStep, 0, 20);
+        Say.within("a round of this block", work, 0, 3600);
+        Say.within("the rest of this block", rest, 0, 600);
         leads = leads == null ? Leads.ANY : leads;
-        Say.within("the last step of block " + id, toStep, toStep == 0 ? 0 : fromStep, 20);
+        Say.within("the last step of this block", toStep, toStep == 0 ? 0 : fromStep, 20);
     }
 
     public boolean drills() {

@@ -9,13 +9,13 @@ public record ClassPattern(String id, @Most(100) String name, List<Block> blocks
 
     public ClassPattern {
         Say.id("a pattern", id);
-        Say.text("the name of pattern " + id, name);
+        Say.text("the name of this pattern", name);
         blocks = Say.list(blocks);
         if (blocks.isEmpty()) {
-            throw new IllegalArgumentException("pattern " + id + " has no block, so there is nothing to begin from");
+            throw new IllegalArgumentException("this pattern has no block, so there is nothing to begin from");
         }
         if (blocks.stream().map(Block::id).distinct().count() != blocks.size()) {
-            throw new IllegalArgumentException("pattern " + id + " names a block twice");
+            throw new IllegalArgumentException("this pattern names a block twice");
         }
     }
 

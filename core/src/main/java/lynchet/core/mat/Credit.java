@@ -28,12 +28,12 @@ public record Credit(
 
     public Credit {
         Say.id("a credit", id);
-        Say.there("the student of credit " + id, student);
-        Say.there("the subject of credit " + id, subject);
+        Say.there("the student of this credit", student);
+        Say.there("the subject of this credit", subject);
         side = side == null ? Side.BOTH : side;
-        Say.within("the reps of credit " + id, reps, 1, 1000);
-        Say.there("the day of credit " + id, on);
-        Say.text("the note of credit " + id, note);
+        Say.within("the reps of this credit", reps, 1, 1000);
+        Say.there("the day of this credit", on);
+        Say.text("the note of this credit", note);
     }
 
     /** The same credit, as the house writes down who gave it and when. */

@@ -31,15 +31,15 @@ public record DrillShape(
 
     public DrillShape {
         Say.id("a drill", id);
-        Say.text("the name of drill " + id, name);
-        Say.there("the kind of drill " + id, kind);
-        Say.within("the first step of drill " + id, fromStep, 0, 20);
-        Say.within("the last step of drill " + id, toStep, fromStep, 20);
+        Say.text("the name of this drill", name);
+        Say.there("the kind of this drill", kind);
+        Say.within("the first step of this drill", fromStep, 0, 20);
+        Say.within("the last step of this drill", toStep, fromStep, 20);
         resetWhen = Say.list(resetWhen);
-        Say.within("the minutes of drill " + id, minutes, 1, 60);
+        Say.within("the minutes of this drill", minutes, 1, 60);
         if (kind == Block.Kind.POSITIONAL_ROUNDS && (start == null || resetWhen.isEmpty())) {
-            throw new IllegalArgumentException("drill " + id + " is played from a position, so it says where it starts "
-                    + "and what starts it again");
+            throw new IllegalArgumentException(
+                    "this drill is played from a position, so it says where it starts " + "and what starts it again");
         }
     }
 

@@ -32,14 +32,13 @@ public record Mark(
 
     public Mark {
         Say.id("a mark", id);
-        Say.there("the student of mark " + id, student);
-        Say.there("the subject of mark " + id, subject);
+        Say.there("the student of this mark", student);
+        Say.there("the subject of this mark", subject);
         role = role == null ? Role.PERFORMER : role;
         side = side == null ? Side.BOTH : side;
-        Say.there("the standard of mark " + id, standard);
+        Say.there("the standard of this mark", standard);
         if (!standard.isMarked()) {
-            throw new IllegalArgumentException(
-                    "mark " + id + ": " + standard + " is computed from practice, not marked");
+            throw new IllegalArgumentException("this mark: " + standard + " is computed from practice, not marked");
         }
         faults = Say.list(faults);
     }

@@ -44,13 +44,13 @@ public record Pairing(
 
     public Pairing {
         Say.id("a pairing", id);
-        Say.there("the class of pairing " + id, classId);
-        Say.within("the round of pairing " + id, round, 0, 200);
+        Say.there("the class of this pairing", classId);
+        Say.within("the round of this pairing", round, 0, 200);
         groups = Say.list(groups);
         List<String> all = new ArrayList<>();
         groups.forEach(group -> all.addAll(group.people()));
         if (all.stream().distinct().count() != all.size()) {
-            throw new IllegalArgumentException("pairing " + id + " names somebody twice");
+            throw new IllegalArgumentException("this pairing names somebody twice");
         }
     }
 

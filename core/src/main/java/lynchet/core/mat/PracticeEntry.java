@@ -35,13 +35,12 @@ public record PracticeEntry(
 
     public PracticeEntry {
         Say.id("a practice entry", id);
-        Say.there("the class of practice entry " + id, classId);
+        Say.there("the class of this practice entry", classId);
         if ((technique == null) == (chain == null)) {
-            throw new IllegalArgumentException(
-                    "practice entry " + id + " names a technique or a chain, one of the two");
+            throw new IllegalArgumentException("this practice entry names a technique or a chain, one of the two");
         }
         side = side == null ? Side.BOTH : side;
-        Say.within("the reps of practice entry " + id, reps, 1, 1000);
+        Say.within("the reps of this practice entry", reps, 1, 1000);
         role = role == null ? Role.PERFORMER : role;
         except = Say.list(except);
     }

@@ -24,9 +24,9 @@ public record Start(
 
     public Start {
         Say.id("a start", id);
-        Say.there("the class of start " + id, classId);
-        Say.there("the block of start " + id, blockId);
-        Say.there("the position of start " + id, position);
+        Say.there("the class of this start", classId);
+        Say.there("the block of this start", blockId);
+        Say.there("the position of this start", position);
     }
 
     /** The same start, as the house writes down who counted it and when. */

@@ -21,9 +21,9 @@ public record Tally(
 
     public Tally {
         Say.id("a tally", id);
-        Say.there("the class of tally " + id, classId);
-        Say.there("the technique of tally " + id, technique);
-        Say.there("the fault of tally " + id, fault);
+        Say.there("the class of this tally", classId);
+        Say.there("the technique of this tally", technique);
+        Say.there("the fault of this tally", fault);
     }
 
     /** The same tally, as the house writes down who ticked it and when. */

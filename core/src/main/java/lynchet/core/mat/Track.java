@@ -45,12 +45,12 @@ public record Track(
             @Usual("0") int lanes) {
         public Slot {
             Say.id("a slot", id);
-            Say.there("the day of slot " + id, day);
-            Say.there("the start of slot " + id, start);
-            Say.within("the lanes of slot " + id, lanes, 0, 60);
-            Say.within("the minutes of slot " + id, minutes, 5, 480);
+            Say.there("the day of this slot", day);
+            Say.there("the start of this slot", start);
+            Say.within("the lanes of this slot", lanes, 0, 60);
+            Say.within("the minutes of this slot", minutes, 5, 480);
             if (from != null && until != null && until.isBefore(from)) {
-                throw new IllegalArgumentException("slot " + id + " ends before it begins");
+                throw new IllegalArgumentException("this slot ends before it begins");
             }
         }
 
@@ -74,12 +74,12 @@ public record Track(
 
     public Track {
         Say.id("a track", id);
-        Say.text("the name of track " + id, name);
+        Say.text("the name of this track", name);
         jacket = jacket == null ? Jacket.EITHER : jacket;
         slots = Say.list(slots);
         teaches = Say.list(teaches);
         if (slots.stream().map(Slot::id).distinct().count() != slots.size()) {
-            throw new IllegalArgumentException("track " + id + " names a slot twice");
+            throw new IllegalArgumentException("this track names a slot twice");
         }
     }
 

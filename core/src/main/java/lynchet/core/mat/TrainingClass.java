@@ -41,14 +41,14 @@ public record TrainingClass(
 
     public TrainingClass {
         Say.id("a class", id);
-        Say.there("the date of class " + id, date);
-        Say.there("the start of class " + id, start);
-        Say.within("the minutes of class " + id, minutes, 5, 480);
-        Say.within("the lanes of class " + id, lanes, 0, 60);
-        Say.there("the track of class " + id, track);
+        Say.there("the date of this class", date);
+        Say.there("the start of this class", start);
+        Say.within("the minutes of this class", minutes, 5, 480);
+        Say.within("the lanes of this class", lanes, 0, 60);
+        Say.there("the track of this class", track);
         blocks = Say.list(blocks);
         if (blocks.stream().map(Block::id).distinct().count() != blocks.size()) {
-            throw new IllegalArgumentException("class " + id + " names a block twice");
+            throw new IllegalArgumentException("this class names a block twice");
         }
     }
 

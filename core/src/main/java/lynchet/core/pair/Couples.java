@@ -168,7 +168,7 @@ public final class Couples {
     private Partner of(String id) {
         Integer place = places.get(id);
         if (place == null) {
-            throw new IllegalArgumentException("there is no " + id + " in the room");
+            throw new IllegalArgumentException("somebody who is not in the room is in a pair");
         }
         return people.get(place);
     }

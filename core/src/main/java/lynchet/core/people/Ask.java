@@ -25,11 +25,11 @@ public record Ask(
 
     public Ask {
         Say.id("an ask", id);
-        Say.there("the student of ask " + id, student);
-        Say.there("the day of ask " + id, on);
-        Say.text("what is asked in ask " + id, words);
+        Say.there("the student of this ask", student);
+        Say.there("the day of this ask", on);
+        Say.text("what is asked in this ask", words);
         if (done != null && done.isBefore(on)) {
-            throw new IllegalArgumentException("ask " + id + " was taken up before it was asked");
+            throw new IllegalArgumentException("this ask was taken up before it was asked");
         }
     }
 

@@ -89,14 +89,14 @@ public record Brought(
 
     public Brought {
         Say.id("what was brought", id);
-        Say.there("the student of what was brought " + id, student);
-        Say.there("the ladder of what was brought " + id, ladder);
-        Say.there("the rank of what was brought " + id, below);
-        Say.there("the answer of what was brought " + id, answer);
-        Say.there("the day of what was brought " + id, on);
+        Say.there("the student of what somebody brought", student);
+        Say.there("the ladder of what somebody brought", ladder);
+        Say.there("the rank of what somebody brought", below);
+        Say.there("the answer of what somebody brought", answer);
+        Say.there("the day of what somebody brought", on);
         had = Say.list(had);
         if (answer != Answer.ALL && !had.isEmpty()) {
-            throw new IllegalArgumentException("what was brought " + id + " says " + answer + " and names things");
+            throw new IllegalArgumentException("what somebody brought says " + answer + " and names things");
         }
     }
 

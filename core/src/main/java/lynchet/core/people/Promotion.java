@@ -51,16 +51,16 @@ public record Promotion(
 
     public Promotion {
         Say.id("a promotion", id);
-        Say.there("the student of promotion " + id, student);
-        Say.there("the ladder of promotion " + id, ladder);
-        Say.there("the rank of promotion " + id, to);
-        Say.within("the stripes of promotion " + id, stripes, 0, 9);
-        Say.there("the day of promotion " + id, date);
+        Say.there("the student of this promotion", student);
+        Say.there("the ladder of this promotion", ladder);
+        Say.there("the rank of this promotion", to);
+        Say.within("the stripes of this promotion", stripes, 0, 9);
+        Say.there("the day of this promotion", date);
         figures = Say.list(figures);
         reason = reason == null ? "" : reason;
         at = at == null ? Instant.EPOCH : at;
         if (id.equals(corrects)) {
-            throw new IllegalArgumentException("promotion " + id + " corrects itself");
+            throw new IllegalArgumentException("this promotion corrects itself");
         }
     }
 

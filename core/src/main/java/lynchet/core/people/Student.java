@@ -82,27 +82,26 @@ public record Student(
 
     public Student {
         Say.id("a student", id);
-        Say.text("the name of student " + id, name);
+        Say.text("the name of this student", name);
         calledBy = calledBy == null || calledBy.isBlank() ? firstWord(name) : calledBy;
-        Say.text("the called-by name of student " + id, calledBy);
-        Say.there("the day student " + id + " joined", joined);
+        Say.text("the called-by name of this student", calledBy);
+        Say.there("the day this student joined", joined);
         if (born != null && born.isAfter(joined)) {
-            throw new IllegalArgumentException("student " + id + " joined before being born");
+            throw new IllegalArgumentException("this student joined before being born");
         }
         if (born != null && Period.between(born, joined).getYears() > OLDEST) {
-            throw new IllegalArgumentException("student " + id + " would have been "
+            throw new IllegalArgumentException("this student would have been "
                     + Period.between(born, joined).getYears() + " on joining; is the birth date right?");
         }
         if (weightKg != null && !(weightKg >= 10 && weightKg <= 300)) {
-            throw new IllegalArgumentException(
-                    "the weight of student " + id + " must be 10 to 300 kg, not " + weightKg);
+            throw new IllegalArgumentException("the weight of this student must be 10 to 300 kg, not " + weightKg);
         }
         if (heightCm != null) {
-            Say.within("the height in cm of student " + id, heightCm, 60, 250);
+            Say.within("the height in cm of this student", heightCm, 60, 250);
         }
         lead = lead == null ? Lead.RIGHT : lead;
         tracks = Say.list(tracks);
-        Say.within("the prior classes of student " + id, priorClasses, 0, 100_000);
+        Say.within("the prior classes of this student", priorClasses, 0, 100_000);
         holds = Say.list(holds);
         restrictions = Say.list(restrictions);
         keepApart = Say.list(keepApart);
@@ -110,7 +109,7 @@ public record Student(
         notes = notes == null ? "" : notes;
         consents = Say.list(consents);
         if (consents.stream().map(Consent::kind).distinct().count() != consents.size()) {
-            throw new Nonsense(Nonsense.Rule.TOO_MANY, "the consents of student " + id + " name one thing twice");
+            throw new Nonsense(Nonsense.Rule.TOO_MANY, "the consents of this student name one thing twice");
         }
     }
 

@@ -22,9 +22,9 @@ public record Belt(
         Say.id("a belt", id);
         colours = Say.list(colours);
         if (colours.isEmpty() || colours.size() > 2) {
-            throw new Nonsense(Nonsense.Rule.TOO_MANY, "the colours of belt " + id + " are one or two");
+            throw new Nonsense(Nonsense.Rule.TOO_MANY, "the colours of this belt are one or two");
         }
-        Say.text("the size of belt " + id, size);
-        Say.within("the count of belt " + id, count, 0, 1000);
+        Say.text("the size of this belt", size);
+        Say.within("the count of this belt", count, 0, 1000);
     }
 }

@@ -33,11 +33,11 @@ public record Merit(
 
     public Merit {
         Say.id("a merit", id);
-        Say.there("the student of merit " + id, student);
-        Say.there("the kind of merit " + id, kind);
-        Say.there("the day of merit " + id, on);
+        Say.there("the student of this merit", student);
+        Say.there("the kind of this merit", kind);
+        Say.there("the day of this merit", on);
         boolean isSeminar = kind == Kind.SEMINAR;
-        Say.within("the classes of merit " + id, classes, isSeminar ? 1 : 0, isSeminar ? 50 : 0);
+        Say.within("the classes of this merit", classes, isSeminar ? 1 : 0, isSeminar ? 50 : 0);
         words = words == null ? "" : words;
     }
 

@@ -29,12 +29,12 @@ public record Nomination(
 
     public Nomination {
         Say.id("a nomination", id);
-        Say.there("the student of nomination " + id, student);
-        Say.there("the ladder of nomination " + id, ladder);
-        Say.there("the rank of nomination " + id, rank);
-        Say.there("the window of nomination " + id, window);
+        Say.there("the student of this nomination", student);
+        Say.there("the ladder of this nomination", ladder);
+        Say.there("the rank of this nomination", rank);
+        Say.there("the window of this nomination", window);
         if (window.getDayOfMonth() != 1) {
-            throw new IllegalArgumentException("the window of nomination " + id + " is the first of a month");
+            throw new IllegalArgumentException("the window of this nomination is the first of a month");
         }
         note = note == null ? "" : note;
     }

@@ -42,22 +42,22 @@ public record Item(
 
     public Item {
         Say.id("a syllabus item", id);
-        Say.there("the kind of item " + id, kind);
+        Say.there("the kind of this item", kind);
         boolean aboutTheMap =
                 switch (kind) {
                     case TECHNIQUE, COUNTER, CHAIN, POSITION_GOAL -> true;
                     case WORDS, FORM, LIVE_ROUNDS, HELPING_HOURS -> false;
                 };
         if (aboutTheMap) {
-            Say.there("what item " + id + " is about", ref);
+            Say.there("what this item is about", ref);
         } else {
-            Say.text("the words of item " + id, words);
+            Say.text("the words of this item", words);
         }
         standard = standard == null ? Standard.SHOWN : standard;
         sides = sides == null ? Sides.EITHER : sides;
         role = role == null ? Role.PERFORMER : role;
-        Say.within("the count of item " + id, count, 0, 10_000);
-        Say.within("the stripe of item " + id, stripe, 0, 9);
+        Say.within("the count of this item", count, 0, 10_000);
+        Say.within("the stripe of this item", stripe, 0, 9);
     }
 
     /** The thing it is about, as marks and practice name it. */

@@ -39,22 +39,22 @@ public record Ladder(
 
     public Ladder {
         Say.id("a ladder", id);
-        Say.text("the name of ladder " + id, name);
-        Say.within("the youngest age on ladder " + id, fromAge, 0, 99);
-        Say.within("the oldest age on ladder " + id, toAge, 0, 99);
+        Say.text("the name of this ladder", name);
+        Say.within("the youngest age on this ladder", fromAge, 0, 99);
+        Say.within("the oldest age on this ladder", toAge, 0, 99);
         if (toAge > 0 && toAge < fromAge) {
-            throw new IllegalArgumentException("ladder " + id + " ends at " + toAge + " and begins at " + fromAge);
+            throw new IllegalArgumentException("this ladder ends at " + toAge + " and begins at " + fromAge);
         }
         ranks = Say.list(ranks);
-        Say.there("the policy of ladder " + id, policy);
+        Say.there("the policy of this ladder", policy);
         handOver = handOver == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(handOver));
         tracks = Say.list(tracks);
         if (ranks.stream().map(Rank::id).distinct().count() != ranks.size()) {
-            throw new IllegalArgumentException("ladder " + id + " names a rank twice");
+            throw new IllegalArgumentException("this ladder names a rank twice");
         }
         if (ranks.stream().flatMap(Rank::items).map(Item::id).distinct().count()
                 != ranks.stream().flatMap(Rank::items).count()) {
-            throw new IllegalArgumentException("ladder " + id + " names a syllabus item twice");
+            throw new IllegalArgumentException("this ladder names a syllabus item twice");
         }
     }
 

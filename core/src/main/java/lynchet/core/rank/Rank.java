@@ -25,12 +25,12 @@ public record Rank(
 
     public Rank {
         Say.id("a rank", id);
-        Say.text("the name of rank " + id, name);
+        Say.text("the name of this rank", name);
         colours = Say.list(colours);
-        Say.within("the colours of rank " + id, colours.size(), 1, 2);
-        Say.within("the stripes of rank " + id, stripes, 0, 9);
-        Say.within("the least age of rank " + id, minAge, 0, 99);
-        Say.within("the least weeks in rank " + id, minWeeks, 0, 2000);
+        Say.within("the colours of this rank", colours.size(), 1, 2);
+        Say.within("the stripes of this rank", stripes, 0, 9);
+        Say.within("the least age of this rank", minAge, 0, 99);
+        Say.within("the least weeks in this rank", minWeeks, 0, 2000);
         syllabus = Say.list(syllabus);
     }
 

@@ -124,18 +124,18 @@ public record Round(
 
     public Round {
         Say.id("a round", id);
-        Say.there("the time of round " + id, at);
+        Say.there("the time of this round", at);
         kind = kind == null ? Kind.LIVE : kind;
-        Say.there("the first of round " + id, first);
-        Say.there("the second of round " + id, second);
+        Say.there("the first of this round", first);
+        Say.there("the second of this round", second);
         if (first.equals(second)) {
-            throw new IllegalArgumentException("round " + id + " needs two different people");
+            throw new IllegalArgumentException("this round needs two different people");
         }
-        Say.there("the end of round " + id, ended);
+        Say.there("the end of this round", ended);
         events = Say.list(events);
         for (int i = 1; i < events.size(); i++) {
             if (events.get(i).second() < events.get(i - 1).second()) {
-                throw new IllegalArgumentException("the events of round " + id + " go back in time at number " + i);
+                throw new IllegalArgumentException("the events of this round go back in time at number " + i);
             }
         }
     }

@@ -77,11 +77,11 @@ public record Incident(
 
     public Incident {
         Say.id("an incident", id);
-        Say.there("the student of incident " + id, student);
-        Say.there("the day of incident " + id, on);
-        Say.there("the kind of incident " + id, kind);
+        Say.there("the student of this incident", student);
+        Say.there("the day of this incident", on);
+        Say.there("the kind of this incident", kind);
         if (student.equals(partner)) {
-            throw new IllegalArgumentException("incident " + id + " names one person twice");
+            throw new IllegalArgumentException("this incident names one person twice");
         }
         what = what == null ? "" : what;
         done = done == null ? "" : done;

@@ -22,15 +22,14 @@ public record Closure(
 
     public Closure {
         Say.id("a closure", id);
-        Say.text("the name of closure " + id, name);
-        Say.there("the first day of closure " + id, from);
-        Say.there("the last day of closure " + id, until);
+        Say.text("the name of this closure", name);
+        Say.there("the first day of this closure", from);
+        Say.there("the last day of this closure", until);
         if (until.isBefore(from)) {
-            throw new IllegalArgumentException("closure " + id + " ends before it begins");
+            throw new IllegalArgumentException("this closure ends before it begins");
         }
         if (until.isAfter(from.plusYears(1))) {
-            throw new IllegalArgumentException(
-                    "closure " + id + " is longer than a year; give the slots an end instead");
+            throw new IllegalArgumentException("this closure is longer than a year; give the slots an end instead");
         }
         tracks = Say.list(tracks);
     }

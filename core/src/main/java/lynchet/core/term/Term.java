@@ -23,11 +23,11 @@ public record Term(
 
     public Term {
         Say.id("a term", id);
-        Say.text("the name of term " + id, name);
-        Say.there("the first day of term " + id, from);
-        Say.there("the last day of term " + id, until);
+        Say.text("the name of this term", name);
+        Say.there("the first day of this term", from);
+        Say.there("the last day of this term", until);
         if (until.isBefore(from)) {
-            throw new IllegalArgumentException("term " + id + " ends before it begins");
+            throw new IllegalArgumentException("this term ends before it begins");
         }
         slots = Say.list(slots);
         closures = Say.list(closures);

@@ -67,8 +67,8 @@ public record TermPlan(
             @Usual("false") boolean kept) {
         public Placed {
             Say.there("the goal that is placed", goal);
-            Say.there("the weekly time of " + goal, slot);
-            Say.there("the day of " + goal, on);
+            Say.there("the weekly time of a goal", slot);
+            Say.there("the day of a goal", on);
         }
 
         /** The id of the class it is met in. */
@@ -79,22 +79,22 @@ public record TermPlan(
 
     public TermPlan {
         Say.id("a plan", id);
-        Say.there("the term of plan " + id, term);
-        Say.there("the track of plan " + id, track);
-        Say.within("the new items a class of plan " + id, fresh, 1, 6);
-        Say.within("the minutes of technique of plan " + id, minutes, 0, 240);
+        Say.there("the term of this plan", term);
+        Say.there("the track of this plan", track);
+        Say.within("the new items a class of this plan", fresh, 1, 6);
+        Say.within("the minutes of technique of this plan", minutes, 0, 240);
         goals = Say.list(goals);
         Set<String> subjects = new HashSet<>();
         for (Goal goal : goals) {
             if (goal.namesOne() && !subjects.add(goal.subject())) {
-                throw new IllegalArgumentException("plan " + id + " names " + goal.subject() + " twice");
+                throw new IllegalArgumentException("this plan names one goal twice");
             }
         }
         placed = Say.list(placed);
         Set<String> meetings = new HashSet<>();
         for (Placed one : placed) {
             if (!meetings.add(one.goal() + " " + one.classId())) {
-                throw new IllegalArgumentException("plan " + id + " places " + one.goal() + " twice on " + one.on());
+                throw new IllegalArgumentException("this plan places one goal twice on " + one.on());
             }
         }
     }

@@ -31,8 +31,8 @@ public record IgnoredGap(
 
     public IgnoredGap {
         Say.id("an ignored gap", id);
-        Say.there("the code of ignored gap " + id, code);
-        Say.text("the reason to leave gap " + id, reason);
+        Say.there("the code of this ignored gap", code);
+        Say.text("the reason to leave this gap", reason);
     }
 
     /** Whether it is this finding, seen through these eyes. */

@@ -29,9 +29,9 @@ public record Word(
 
     public Word {
         Say.id("a word", id);
-        Say.text("the word " + id, term);
+        Say.text("this word", term);
         parts = Say.list(parts);
-        Say.text("the meaning of word " + id, meaning);
+        Say.text("the meaning of this word", meaning);
         techniques = Say.list(techniques);
     }
 }

@@ -55,34 +55,34 @@ class RefusedValuesTest {
         Block block =
                 new Block("b", Block.Kind.EXPLAIN, "B", 5, null, null, null, null, null, null, 0, 0, null, null, 0, 0);
         return Stream.of(
-                refused("round r needs two different people", () -> round("ana", time)),
-                refused("the end of round r is missing", () -> round("bo", null)),
+                refused("this round needs two different people", () -> round("ana", time)),
+                refused("the end of this round is missing", () -> round("bo", null)),
                 refused(
-                        "the events of round r go back in time at number 1",
+                        "the events of this round go back in time at number 1",
                         () -> round("bo", time, event(9, "a"), event(8, "b"))),
                 refused("an event names a link or the position it leads to", () -> event(5, null)),
                 refused("the second of an event must be from 0 to 3600, not -1", () -> event(-1, "a")),
                 refused("how a round ended is missing", () -> new Round.Ended(null, null, null, null)),
                 refused(
-                        "term t ends before it begins",
+                        "this term ends before it begins",
                         () -> new Term("t", "T", DAY, DAY.minusDays(1), null, null, null)),
-                refused("closure c ends before it begins", () -> new Closure("c", "C", DAY, DAY.minusDays(1), null)),
+                refused("this closure ends before it begins", () -> new Closure("c", "C", DAY, DAY.minusDays(1), null)),
                 refused(
-                        "closure c is longer than a year",
+                        "this closure is longer than a year",
                         () -> new Closure("c", "C", DAY, DAY.plusYears(1).plusDays(1), null)),
-                refused("pattern p has no block", () -> new ClassPattern("p", "P", List.of())),
+                refused("this pattern has no block", () -> new ClassPattern("p", "P", List.of())),
                 refused(
                         "the guardian's e-mail address a@b, c@d.example is not one",
                         () -> new Contacts(null, null, null, null, "a@b, c@d.example", null, null)),
                 refused(
-                        "the minutes of slot s must be from 5 to 480, not 3",
+                        "the minutes of this slot must be from 5 to 480, not 3",
                         () -> new Track.Slot("s", null, null, DayOfWeek.MONDAY, LocalTime.NOON, 3, null, null, 0)),
                 refused(
-                        "slot s ends before it begins",
+                        "this slot ends before it begins",
                         () -> new Track.Slot(
                                 "s", DAY, DAY.minusDays(1), DayOfWeek.MONDAY, LocalTime.NOON, 60, null, null, 0)),
                 refused(
-                        "grading g names a candidate twice",
+                        "this grading names a candidate twice",
                         () -> new Grading(
                                 "g",
                                 "G",
@@ -92,33 +92,33 @@ class RefusedValuesTest {
                                 List.of(
                                         new Grading.Candidate("ana", "white", null, null),
                                         new Grading.Candidate("ana", "yellow", null, null)))),
-                refused("the rank of candidate ana is missing", () -> new Grading.Candidate("ana", null, null, null)),
+                refused("the rank of a candidate is missing", () -> new Grading.Candidate("ana", null, null, null)),
                 refused(
-                        "drill d is played from a position",
+                        "this drill is played from a position",
                         () -> new DrillShape(
                                 "d", "D", Block.Kind.POSITIONAL_ROUNDS, null, 0, 0, "guard", null, "w", 5, null)),
                 refused(
-                        "the last step of drill d must be from 3 to 20, not 2",
+                        "the last step of this drill must be from 3 to 20, not 2",
                         () -> new DrillShape("d", "D", Block.Kind.PART_DRILL, "t", 3, 2, null, null, "w", 5, null)),
-                refused("the meaning of word w must not be empty", () -> new Word("w", "W", null, null, " ", null)),
+                refused("the meaning of this word must not be empty", () -> new Word("w", "W", null, null, " ", null)),
                 refused("the meaning of the part soto must not be empty", () -> new Word.Part("soto", "")),
-                refused("student ana joined before being born", () -> student(DAY.plusDays(1), null, null)),
+                refused("this student joined before being born", () -> student(DAY.plusDays(1), null, null)),
                 refused(
-                        "the weight of student ana must be 10 to 300 kg, not NaN",
+                        "the weight of this student must be 10 to 300 kg, not NaN",
                         () -> student(null, Double.NaN, null)),
                 refused(
-                        "the height in cm of student ana must be from 60 to 250, not 300",
+                        "the height in cm of this student must be from 60 to 250, not 300",
                         () -> student(null, null, 300)),
                 refused(
-                        "practice entry p names a technique or a chain",
+                        "this practice entry names a technique or a chain",
                         () -> new PracticeEntry(
                                 "p", "c", null, null, "t", "line", null, 5, false, null, null, null, null, false)),
                 refused(
-                        "the reps of practice entry p must be from 1 to 1000, not 0",
+                        "the reps of this practice entry must be from 1 to 1000, not 0",
                         () -> new PracticeEntry(
                                 "p", "c", null, null, "t", null, null, 0, false, null, null, null, null, false)),
                 refused(
-                        "mark m: DRILLED is computed from practice, not marked",
+                        "this mark: DRILLED is computed from practice, not marked",
                         () -> new Mark(
                                 "m",
                                 "ana",
@@ -134,10 +134,10 @@ class RefusedValuesTest {
                                 null,
                                 null)),
                 refused(
-                        "class c names a block twice",
+                        "this class names a block twice",
                         () -> TinyClub.trained("c", DAY, "all", List.of(block, block), false)),
                 refused(
-                        "the colours of rank r must be from 1 to 2, not 0",
+                        "the colours of this rank must be from 1 to 2, not 0",
                         () -> new Rank("r", "R", List.of(), 0, 0, 0, null)),
                 refused(
                         "a promotion month must be from 1 to 12, not 13",

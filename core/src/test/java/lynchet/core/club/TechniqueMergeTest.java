@@ -243,6 +243,6 @@ class TechniqueMergeTest {
         Club club = tiny.club();
         assertThatThrownBy(() -> TechniqueMerge.of(club, "bump", "bump")).hasMessageContaining("itself");
         assertThatThrownBy(() -> TechniqueMerge.of(club, "choke", "bump")).hasMessageContaining("family");
-        assertThatThrownBy(() -> TechniqueMerge.of(club, "bump", "nothing")).hasMessageContaining("nothing");
+        assertThatThrownBy(() -> TechniqueMerge.of(club, "bump", "nothing")).hasMessageContaining("not there");
     }
 }

@@ -235,15 +235,17 @@ class WellFormedTest {
                 .extracting(Breach::rule, Breach::id)
                 .containsExactly(org.assertj.core.groups.Tuple.tuple(rule, id));
         assertThat(breaches.get(0).where()).startsWith("/map/");
-        assertThatThrownBy(tiny::map).isInstanceOf(NotWellFormed.class).hasMessageContaining(id);
+        assertThatThrownBy(tiny::map)
+                .isInstanceOf(NotWellFormed.class)
+                .hasMessageContaining(breaches.get(0).sentence());
     }
 
     @Test
     void valuesRefuseNonsenseAtTheDoor() {
         assertThatThrownBy(() -> TinyMap.position("Big Id", 0)).hasMessageContaining("Big Id");
         assertThatThrownBy(() -> TinyMap.position("p", 0.25)).hasMessageContaining("steps of 0.1");
-        assertThatThrownBy(() -> TinyMap.position("p", Double.NaN)).hasMessageContaining("p");
-        assertThatThrownBy(() -> TinyMap.technique("t", 6)).hasMessageContaining("learn of technique t");
+        assertThatThrownBy(() -> TinyMap.position("p", Double.NaN)).hasMessageContaining("NaN");
+        assertThatThrownBy(() -> TinyMap.technique("t", 6)).hasMessageContaining("learn of this technique");
         assertThatThrownBy(() -> new Reaction("r", "a", "b", "they", null, null, "s", null, null, false))
                 .hasMessageContaining("one of the two");
         assertThat(new Position("p", "P", null, -0.3, Map.of("a", 1.0), null, false, null, null, null, null, false)

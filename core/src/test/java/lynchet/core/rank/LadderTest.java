@@ -121,9 +121,9 @@ class LadderTest {
 
     @Test
     void nothingIsNamedTwice() {
-        assertThatThrownBy(() -> ladder(rank("white"), rank("white"))).hasMessage("ladder adult names a rank twice");
+        assertThatThrownBy(() -> ladder(rank("white"), rank("white"))).hasMessage("this ladder names a rank twice");
         assertThatThrownBy(() -> ladder(rank("white", technique("i", "a")), rank("yellow", technique("i", "b"))))
-                .hasMessage("ladder adult names a syllabus item twice");
+                .hasMessage("this ladder names a syllabus item twice");
     }
 
     /** learn 3, master 3: 16 to introduce, 6 for both sides, 60 · 1.0 of practice up to live, shown on the way. */

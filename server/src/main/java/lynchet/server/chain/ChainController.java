@@ -82,7 +82,7 @@ class ChainController {
             @RequestBody Chain chain,
             Authentication who) {
         if (!id.equals(chain.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + chain.id() + ".");
+            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
         }
         Chain kept = edits.become(Parts.CHAINS, id, tag, present -> {
             if (!Sight.isHead(who) && !Journal.who().equals(present.owner())) {

@@ -82,6 +82,20 @@ public class Edits {
         })));
     }
 
+    /**
+     * Looks whether a change of what is taught and of a slice would be taken, and leaves everything as it is.
+     *
+     * @throws ArchiveRefused if the changed club would not hold together
+     */
+    public void tried(Supplier<Slice> slice, UnaryOperator<Club> edit) {
+        taught.inTurn(() -> transaction.execute(status -> {
+            status.setRollbackOnly();
+            Club before = sliced(taught.now().taught(), slice.get());
+            write(before, edit.apply(before));
+            return null;
+        }));
+    }
+
     /** What an edit of this slice would see. */
     public Club look(Slice slice) {
         return transaction.execute(status -> sliced(taught.now().taught(), slice));
@@ -101,10 +115,17 @@ public class Edits {
 
     /** Writes what differs in the caller's transaction and under the lock, and publishes it after the commit. */
     void put(Club before, Club after) {
+        if (write(before, after)) {
+            afterRecords.stream().forEach(one -> one.changed(before, after));
+        }
+    }
+
+    /** Whether anything differs. */
+    private boolean write(Club before, Club after) {
         Map<Part<?>, List<? extends Change<?>>> changes = new LinkedHashMap<>();
         Parts.ALL.forEach(part -> between(part, before, after, changes));
         if (changes.values().stream().allMatch(List::isEmpty)) {
-            return;
+            return false;
         }
         Club teaching = after;
         for (Part<?> part : Parts.records().toList()) {
@@ -125,7 +146,7 @@ public class Edits {
         nothingIsLeftPointing(changes, next);
         journal(changes);
         taught.publishAfterCommit(next);
-        afterRecords.stream().forEach(one -> one.changed(before, after));
+        return true;
     }
 
     private static void refuse(List<Breach> breaches) {
@@ -210,8 +231,15 @@ public class Edits {
     private <T> void pointing(
             PartStore<T, ?> store, Target target, Set<String> gone, Snapshot next, List<Breach> breaches) {
         for (T record : store.pointingAt(target, gone, 5)) {
-            breaches.addAll(ClubCheck.ofOne(store.part(), record, (to, id) -> !(to == target && gone.contains(id))));
+            ClubCheck.ofOne(store.part(), record, (to, id) -> !(to == target && gone.contains(id))).stream()
+                    .map(breach -> new Breach(breach.rule(), breach.where(), breach.id(), stands(store.part())))
+                    .forEach(breaches::add);
         }
+    }
+
+    private static String stands(Part<?> part) {
+        return "what is written down already (" + part.name()
+                + ") is about something this takes out, and what happened stays";
     }
 
     /** One line for each thing; a ladder is journalled rank by rank, so that its history can be read. */

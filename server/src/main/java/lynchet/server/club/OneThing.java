@@ -26,10 +26,7 @@ public class OneThing {
             T present = find(club, part, part.idOf(thing));
             if (present != null && !present.equals(thing)) {
                 throw Refusal.of(
-                        HttpStatus.CONFLICT,
-                        "ID_TAKEN",
-                        "/id",
-                        "There is already something else with the id " + part.idOf(thing) + ".");
+                        HttpStatus.CONFLICT, "ID_TAKEN", "/id", "There is already something else with this id.");
             }
             return present == null ? put(club, part, thing) : club;
         });
@@ -50,8 +47,7 @@ public class OneThing {
     /** Changes a thing under the id of the address. */
     public <T> T change(Part<T> part, String id, String tag, T thing) {
         if (!id.equals(part.idOf(thing))) {
-            throw Refusal.bad(
-                    "ID_DIFFERS", "/id", "The address says " + id + " and the body " + part.idOf(thing) + ".");
+            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
         }
         return become(part, id, tag, present -> thing);
     }

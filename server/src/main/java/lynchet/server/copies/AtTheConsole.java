@@ -141,7 +141,7 @@ public final class AtTheConsole {
         try (Connection club = open(data)) {
             String name = wanted;
             String sql =
-                    "select name from account where role = 'HEAD' and (name = ? or ? is null) order by is_off, name";
+                    "select name from account where role = 'HEAD' and (lower(name) = lower(?) or ? is null) order by is_off, name";
             try (PreparedStatement find = club.prepareStatement(sql)) {
                 find.setString(1, wanted);
                 find.setString(2, wanted);

@@ -14,7 +14,9 @@ import lynchet.server.club.Edits;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Sight;
 import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -31,19 +33,21 @@ class EditController {
 
     /** The kinds that the map's history tells about; nobody's records are among them. */
     private static final Set<String> TOLD =
-            Set.of("pair", "technique", "link", "reaction", "ruleset", "chain", "syllabus");
+            Set.of("pair", "technique", "link", "reaction", "ruleset", "chain", "syllabus", "ladder");
 
     private static final int MOST_OF_ONE = 100;
 
     private final Journal journal;
     private final Edits edits;
     private final Taught taught;
+    private final TakingBack takingBack;
     private final Clock clock;
 
-    EditController(Journal journal, Edits edits, Taught taught, Clock clock) {
+    EditController(Journal journal, Edits edits, Taught taught, TakingBack takingBack, Clock clock) {
         this.journal = journal;
         this.edits = edits;
         this.taught = taught;
+        this.takingBack = takingBack;
         this.clock = clock;
     }
 
@@ -129,15 +133,20 @@ class EditController {
     /** How many things of each kind an edit touched. */
     record Touched(Map<String, Long> kinds) {}
 
-    /** Takes a whole edit back, if nobody has changed the same things since. That is an edit too. */
+    /**
+     * Takes a whole edit back, if nobody has changed the same things since. That is an edit too.
+     *
+     * @param with later edits that stand on it and go back with it
+     */
     @PostMapping("/undo/{edit}")
-    Touched undo(@PathVariable String edit) {
+    Touched undo(@PathVariable String edit, @RequestParam(defaultValue = "") List<String> with, Authentication who) {
         List<Journal.Line> lines = journal.ofEdit(edit);
         if (lines.isEmpty()) {
             throw Refusal.missing("edit", edit);
         }
-        Undo.refuseOtherKinds(lines);
-        edits.change(() -> Touching.lines(lines), now -> Undo.of(now, lines));
+        Set<String> together = new java.util.TreeSet<>(with);
+        together.add(edit);
+        takingBack.back(together, who.getName(), Sight.isHead(who));
         Map<String, Long> kinds = new java.util.TreeMap<>();
         lines.forEach(line -> kinds.merge(line.kind(), 1L, Long::sum));
         return new Touched(kinds);

@@ -18,6 +18,9 @@ import org.springframework.http.HttpStatus;
 /** An edit taken back: everything it changed is as it was before, unless somebody has changed it since. */
 final class Undo implements Club.Change {
 
+    /** What the journal calls what one rank of a ladder asks for. */
+    private static final String SYLLABUS = "syllabus";
+
     /** The kinds of things whose edits can be taken back. */
     static final Set<String> KINDS = Set.of(
             "pair",
@@ -27,7 +30,7 @@ final class Undo implements Club.Change {
             "ruleset",
             "chain",
             "ladder",
-            "syllabus",
+            SYLLABUS,
             "word",
             "drill",
             "class",
@@ -69,6 +72,7 @@ final class Undo implements Club.Change {
         });
     }
 
+    /** Line by line from the last to the first: a ladder and what its ranks ask may have been changed in turn. */
     @Override
     public <T> List<T> of(Part<T> part, List<T> things) {
         Map<String, T> all = new LinkedHashMap<>();
@@ -76,35 +80,27 @@ final class Undo implements Club.Change {
         for (int i = lines.size() - 1; i >= 0; i--) {
             Journal.Line line = lines.get(i);
             if (line.kind().equals(part.one())) {
-                T now = all.get(line.target());
-                asLeft(line, now, read(line.after(), part.type()));
+                asLeft(line, all.get(line.target()), read(line.after(), part.type()));
                 T before = read(line.before(), part.type());
                 if (before == null) {
                     all.remove(line.target());
                 } else {
                     all.put(line.target(), before);
                 }
+            } else if (line.kind().equals(SYLLABUS) && part.equals(Parts.LADDERS)) {
+                all.replaceAll((id, ladder) -> part.type().cast(syllabus((Ladder) ladder, line)));
             }
         }
-        List<T> result = new ArrayList<>(all.values());
-        if (part.equals(Parts.LADDERS)) {
-            result.replaceAll(ladder -> part.type().cast(syllabuses((Ladder) ladder)));
-        }
-        return result;
+        return new ArrayList<>(all.values());
     }
 
-    private Ladder syllabuses(Ladder ladder) {
-        Ladder changed = ladder;
-        for (int i = lines.size() - 1; i >= 0; i--) {
-            Journal.Line line = lines.get(i);
-            Rank now =
-                    line.kind().equals("syllabus") ? changed.rank(line.target()).orElse(null) : null;
-            if (now != null) {
-                asLeft(line, now, read(line.after(), Rank.class));
-                changed = changed.withRank(read(line.before(), Rank.class));
-            }
+    private static Ladder syllabus(Ladder ladder, Journal.Line line) {
+        Rank now = ladder.rank(line.target()).orElse(null);
+        if (now == null) {
+            return ladder;
         }
-        return changed;
+        asLeft(line, now, read(line.after(), Rank.class));
+        return ladder.withRank(read(line.before(), Rank.class));
     }
 
     private static <T> T read(String body, Class<T> type) {
@@ -117,8 +113,7 @@ final class Undo implements Club.Change {
                     HttpStatus.CONFLICT,
                     "CHANGED_SINCE",
                     line.target(),
-                    "The " + line.kind() + " " + line.target()
-                            + " was changed again after that. Take the later change back first.");
+                    "This was changed again after that. Take the later change back first, or both together.");
         }
     }
 }

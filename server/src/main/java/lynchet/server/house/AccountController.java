@@ -71,7 +71,7 @@ class AccountController {
             try {
                 people.one(person);
             } catch (Refusal missing) {
-                throw Refusal.bad("PERSON", "/person", "There is nobody with the id " + person + ".");
+                throw Refusal.bad("PERSON", "/person", "There is nobody like that.");
             }
         }
     }

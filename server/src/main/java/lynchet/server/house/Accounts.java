@@ -10,6 +10,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import lynchet.core.rule.Say;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
@@ -28,6 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Accounts {
 
     static final int LONGEST_NAME = 40;
+    private static final Pattern NAME = Pattern.compile("[\\p{L}\\p{M}\\p{Nd}]+(?:[ ._-][\\p{L}\\p{M}\\p{Nd}]+)*");
     static final Duration LINK_HOLDS = Duration.ofDays(7);
 
     private final AccountRepository accounts;
@@ -81,11 +83,14 @@ public class Accounts {
         return accounts.count() == 0 ? Optional.of(firstCode) : Optional.empty();
     }
 
-    /** The role, if name and password fit; takes as long when the name is unknown. */
-    Optional<Role> signIn(String name, String password) {
-        Optional<Account> account = accounts.findById(name);
+    /** Somebody who may come in: the name as it is kept, and what they may do. */
+    record Entering(String name, Role role) {}
+
+    /** Who comes in, if name and password fit; takes as long when the name is unknown. */
+    Optional<Entering> signIn(String name, String password) {
+        Optional<Account> account = accounts.named(name);
         boolean fits = passwords.fits(password, account.map(Account::password).orElse(null));
-        return account.filter(found -> fits && !found.isOff()).map(Account::role);
+        return account.filter(found -> fits && !found.isOff()).map(found -> new Entering(found.name(), found.role()));
     }
 
     /** Adds the demo accounts, which share one password. */
@@ -96,23 +101,32 @@ public class Accounts {
 
     /** Makes the head coach and gives the club what it chose to begin with, both or neither; nobody else may write. */
     @Transactional
-    void makeFirst(String code, String name, String password, String clubName, StarterChoice choice) {
+    String makeFirst(String code, String typed, String password, String clubName, StarterChoice choice) {
         if (firstCode().isEmpty()) {
             throw Refusal.of(HttpStatus.CONFLICT, "NOT_FIRST", null, "This club already has a head coach.");
         }
         if (!firstCode.equals(code)) {
             throw Refusal.of(HttpStatus.FORBIDDEN, "CODE_WRONG", "/code", "That is not the code on the console.");
         }
-        named(name);
+        String name = named(typed);
         accounts.save(new Account(name, passwords.digest(password, name), Role.HEAD));
         library.begin(clubName, choice == null ? StarterChoice.WHOLE : choice);
+        return name;
     }
 
-    private static void named(String name) {
-        Say.id("an account", name);
-        if (name.length() > LONGEST_NAME) {
+    /** The name as it will be kept; it is matched without case. */
+    private static String named(String name) {
+        String stripped = Say.there("the name of the account", name).strip();
+        if (stripped.length() > LONGEST_NAME) {
             throw Refusal.bad("TEXT_LONG", "/name", "An account's name has at most " + LONGEST_NAME + " characters.");
         }
+        if (!NAME.matcher(stripped).matches()) {
+            throw Refusal.bad(
+                    "ID_FORM",
+                    "/name",
+                    "An account's name is made of letters and digits, with single spaces, dots, hyphens or underscores between them.");
+        }
+        return stripped;
     }
 
     List<AccountView> all() {
@@ -121,12 +135,12 @@ public class Accounts {
 
     /** Makes an account that its owner opens with the link. */
     @Transactional
-    Given add(String name, Role role, String person) {
-        named(name);
-        if (accounts.existsById(name)) {
-            throw Refusal.taken("/name", "There is already an account " + name + ".");
-        }
-        Account account = new Account(name, null, Say.there("the role of account " + name, role));
+    Given add(String typed, Role role, String person) {
+        String name = named(typed);
+        accounts.named(name).ifPresent(there -> {
+            throw Refusal.taken("/name", "There is already an account " + there.name() + ".");
+        });
+        Account account = new Account(name, null, Say.there("the role of this account", role));
         account.become(role, person, false);
         String link = give(account);
         accounts.save(account);
@@ -136,10 +150,11 @@ public class Accounts {
 
     /** Changes what an account may do, whose it is, or switches it off; whoever is signed in with it is signed out. */
     @Transactional
-    AccountView change(String name, Role role, String person, boolean off) {
-        Account account = one(name);
+    AccountView change(String typed, Role role, String person, boolean off) {
+        Account account = one(typed);
+        String name = account.name();
         AccountView before = view(account);
-        Say.there("the role of account " + name, role);
+        Say.there("the role of this account", role);
         boolean staysHead = role == Role.HEAD && !off;
         if (isActiveHead(account) && !staysHead && heads() == 1) {
             throw Refusal.of(
@@ -168,8 +183,9 @@ public class Accounts {
 
     /** A new link for somebody who forgot their password or never used the first link; the old password works till then. */
     @Transactional
-    Given link(String name) {
-        Account account = one(name);
+    Given link(String typed) {
+        Account account = one(typed);
+        String name = account.name();
         if (account.isOff()) {
             throw Refusal.of(HttpStatus.CONFLICT, "ACCOUNT_OFF", "/name", name + " is switched off.");
         }
@@ -226,7 +242,7 @@ public class Accounts {
     }
 
     private Account one(String name) {
-        return accounts.findById(name).orElseThrow(() -> Refusal.missing("account", name));
+        return accounts.named(name).orElseThrow(() -> Refusal.missing("account", name));
     }
 
     private AccountView view(Account account) {

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.util.List;
+import java.util.Locale;
 import lynchet.core.rule.Most;
 import lynchet.core.safety.Cautions;
 import lynchet.server.club.ClubSettings;
@@ -110,7 +111,7 @@ class SessionController {
     @PostMapping
     Session signIn(@RequestBody SignIn tried, HttpServletRequest request, HttpServletResponse response) {
         String name = tried.name() == null ? "" : tried.name().strip();
-        String byAccount = "account " + name;
+        String byAccount = "account " + name.toLowerCase(Locale.ROOT);
         String byAddress = "address " + request.getRemoteAddr();
         long wait = Math.max(brake.secondsToWait(byAccount, 5), brake.secondsToWait(byAddress, 20));
         if (wait > 0) {
@@ -121,7 +122,7 @@ class SessionController {
                     "/password",
                     "Too many wrong tries. Wait " + wait + " seconds and try again.");
         }
-        Role role = accounts.signIn(name, tried.password() == null ? "" : tried.password())
+        Accounts.Entering entering = accounts.signIn(name, tried.password() == null ? "" : tried.password())
                 .orElseThrow(() -> {
                     brake.wrong(byAccount);
                     brake.wrong(byAddress);
@@ -133,16 +134,14 @@ class SessionController {
                 });
         brake.right(byAccount);
         brake.right(byAddress);
-        return enter(name, role, request, response);
+        return enter(entering.name(), entering.role(), request, response);
     }
 
     @PostMapping("/first")
     Session first(@RequestBody First first, HttpServletRequest request, HttpServletResponse response) {
-        durable.writeAlone(() -> {
-            accounts.makeFirst(first.code(), first.name(), first.password(), first.club(), first.library());
-            return null;
-        });
-        return enter(first.name(), Role.HEAD, request, response);
+        String name = durable.writeAlone(
+                () -> accounts.makeFirst(first.code(), first.name(), first.password(), first.club(), first.library()));
+        return enter(name, Role.HEAD, request, response);
     }
 
     @DeleteMapping

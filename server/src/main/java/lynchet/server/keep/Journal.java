@@ -8,6 +8,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import lynchet.format.Json;
 import org.jspecify.annotations.Nullable;
@@ -76,7 +77,11 @@ public class Journal {
                 edit());
     }
 
-    /** The edit of the running transaction. */
+    /** The edit of the running transaction; whatever is written in it belongs to that one. */
+    public String running() {
+        return edit();
+    }
+
     private String edit() {
         if (!TransactionSynchronizationManager.isSynchronizationActive()) {
             return UUID.randomUUID().toString();
@@ -117,6 +122,44 @@ public class Journal {
     /** What one edit did, in the order it was done. */
     public List<Line> ofEdit(String edit) {
         return jdbc.query(LINES + "edit = ? order by id", (row, n) -> line(row), edit);
+    }
+
+    /** The first lines of an edit, in the order it was done. */
+    public List<Line> beginningOf(String edit, int most) {
+        return jdbc.query(LINES + "edit = ? order by id limit ?", (row, n) -> line(row), edit, most);
+    }
+
+    /** How many lines an edit has. */
+    public int linesOf(String edit) {
+        Integer count = jdbc.queryForObject("select count(*) from journal where edit = ?", Integer.class, edit);
+        return count == null ? 0 : count;
+    }
+
+    /** An edit, and the number of its first line. */
+    public record Mention(String edit, long firstLine) {}
+
+    /** The last edit of an account that begins before a line. */
+    public Optional<Mention> lastEdit(String who, long before) {
+        return jdbc
+                .queryForList(
+                        "select edit from journal where who = ? and id < ? and edit is not null order by id desc limit 1",
+                        String.class,
+                        who,
+                        before)
+                .stream()
+                .findFirst()
+                .map(edit -> new Mention(
+                        edit, jdbc.queryForObject("select min(id) from journal where edit = ?", Long.class, edit)));
+    }
+
+    /** The edits that touched a thing after a line. */
+    public List<String> editsAfter(long line, String kind, String target) {
+        return jdbc.queryForList(
+                "select distinct edit from journal where kind = ? and target = ? and id > ? and edit is not null",
+                String.class,
+                kind,
+                target,
+                line);
     }
 
     /** The first and the last that happened to each thing of these kinds since then, in the order it happened. */

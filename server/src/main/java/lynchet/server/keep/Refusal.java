@@ -19,7 +19,7 @@ public final class Refusal extends RuntimeException {
     }
 
     public static Refusal missing(String kind, String id) {
-        return new Refusal(HttpStatus.NOT_FOUND, "NOT_FOUND", id, "There is no " + kind + " " + id + ".");
+        return new Refusal(HttpStatus.NOT_FOUND, "NOT_FOUND", id, "There is no such " + kind + ", or not any more.");
     }
 
     public static Refusal bad(String code, String where, String sentence) {

@@ -61,7 +61,7 @@ class IgnoredGapController {
         edits.change(() -> only(List.of(gap.id())), club -> {
             Optional<IgnoredGap> there = club.ignoredGaps().stream().findFirst();
             if (there.isPresent() && !there.get().covers(gap)) {
-                throw Refusal.taken(gap.id(), "There is another decision with the id " + gap.id() + ".");
+                throw Refusal.taken(gap.id(), "There is another decision with this id.");
             }
             return there.isPresent() ? club : club.with(Parts.IGNORED_GAPS, List.of(gap));
         });

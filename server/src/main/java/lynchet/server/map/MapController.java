@@ -123,10 +123,15 @@ class MapController {
                         throw Refusal.bad(
                                 "STILL_LINKED",
                                 link.id(),
-                                "The link " + link.id() + " still leads to or from " + id + ".");
+                                named(link.technique()) + " still leads to or from "
+                                        + pair.first().name() + ". Retire it first, or let it lead elsewhere.");
                     });
             return pair.asRetired();
         }));
+    }
+
+    private String named(String technique) {
+        return taught.now().map().technique(technique).map(Technique::name).orElse("A technique");
     }
 
     @PostMapping("/techniques")

@@ -177,7 +177,7 @@ class MatController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody TrainingClass training) {
         if (!id.equals(training.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + training.id() + ".");
+            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
         }
         return ETags.tagged(durable.write(() -> records.put(training, tag)));
     }

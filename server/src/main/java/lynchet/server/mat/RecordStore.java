@@ -136,7 +136,7 @@ public class RecordStore {
             TrainingClass given = taught.now()
                     .calendar()
                     .find(id)
-                    .orElseThrow(() -> Refusal.bad("RECORD_CLASS", "/classId", "There is no class " + id + "."));
+                    .orElseThrow(() -> Refusal.bad("RECORD_CLASS", "/classId", "There is no such class."));
             classes.add(List.of(given));
             journal.write("add", "class", id, null, given);
             return given;
@@ -404,7 +404,7 @@ public class RecordStore {
     private static <T> Optional<T> again(Part<T> part, PartStore<T, ?> store, T sent, UnaryOperator<T> asKept) {
         return store.find(part.idOf(sent)).map(kept -> {
             if (!asKept.apply(kept).equals(kept)) {
-                throw Refusal.taken(part.idOf(sent), "Something else was already recorded as " + part.idOf(sent) + ".");
+                throw Refusal.taken(part.idOf(sent), "Something else was already recorded under this id.");
             }
             return kept;
         });

@@ -66,7 +66,7 @@ class StartController {
         Optional<Start> same = starts.find(sent.id());
         if (same.isPresent()) {
             if (!sent.stamped(same.get().at(), same.get().by()).equals(same.get())) {
-                throw Refusal.taken(sent.id(), "Something else was already recorded as " + sent.id() + ".");
+                throw Refusal.taken(sent.id(), "Something else was already recorded under this id.");
             }
             return same.get();
         }

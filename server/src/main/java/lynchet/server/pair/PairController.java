@@ -278,7 +278,7 @@ class PairController {
     @PutMapping("/pairings/{id}")
     Pairing keep(@PathVariable String id, @RequestBody Pairing sent) {
         if (!id.equals(sent.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + sent.id() + ".");
+            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
         }
         return durable.write(() -> transaction.execute(status -> kept(sent)));
     }
@@ -287,7 +287,7 @@ class PairController {
         records.kept(sent.classId());
         Optional<Pairing> before = pairings.find(sent.id());
         if (before.isPresent() && !before.get().classId().equals(sent.classId())) {
-            throw Refusal.taken(sent.id(), "Pairs of another class were already kept as " + sent.id() + ".");
+            throw Refusal.taken(sent.id(), "Pairs of another class were already kept under this id.");
         }
         known.check(Parts.PAIRINGS, sent);
         for (int n = 0; n < sent.groups().size(); n++) {

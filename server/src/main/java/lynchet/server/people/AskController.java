@@ -91,7 +91,7 @@ class AskController {
             Ask kept = asks.find(sent.id()).orElse(null);
             if (kept != null) {
                 if (!kept.words().equals(sent.words()) || !kept.student().equals(sent.student())) {
-                    throw Refusal.taken(sent.id(), "Something else was asked as " + sent.id() + ".");
+                    throw Refusal.taken(sent.id(), "Something else was asked under this id.");
                 }
                 return kept;
             }
@@ -108,7 +108,7 @@ class AskController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Ask sent) {
         if (!id.equals(sent.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + sent.id() + ".");
+            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
         }
         return ETags.tagged(durable.write(() -> people.inTurn(() -> transaction.execute(status -> {
             Ask before = asks.find(id).orElseThrow(() -> Refusal.missing("ask", id));

@@ -50,10 +50,7 @@ class ManyController {
     Counted tracks(@RequestBody OnTracks asked) {
         for (int i = 0; i < asked.add().size(); i++) {
             if (!taught.now().offers(Target.TRACK, asked.add().get(i))) {
-                throw Refusal.bad(
-                        "NO_TRACK",
-                        "/add/" + i,
-                        "There is no track " + asked.add().get(i) + ".");
+                throw Refusal.bad("NO_TRACK", "/add/" + i, "There is no such track.");
             }
         }
         return change(asked.students(), "/students", student -> {
@@ -80,9 +77,7 @@ class ManyController {
             Weight one = weighing.weights().get(i);
             if (!(one.kg() >= 10 && one.kg() <= 300)) {
                 throw Refusal.bad(
-                        "WEIGHT",
-                        "/weights/" + i + "/kg",
-                        "The weight of " + one.student() + " must be 10 to 300 kg, not " + one.kg() + ".");
+                        "WEIGHT", "/weights/" + i + "/kg", "A weight must be 10 to 300 kg, not " + one.kg() + ".");
             }
             kg.put(one.student(), one.kg());
         }
@@ -103,7 +98,7 @@ class ManyController {
         }
         for (int i = 0; i < students.size(); i++) {
             if (!people.has(students.get(i))) {
-                throw Refusal.bad("NOBODY", field + "/" + i, "There is no student " + students.get(i) + ".");
+                throw Refusal.bad("NOBODY", field + "/" + i, "There is no such student.");
             }
         }
     }

@@ -145,7 +145,7 @@ public class People {
     public Student add(Student student) {
         Optional<Student> kept = students.find(student.id());
         if (kept.isPresent() && !kept.get().equals(student)) {
-            throw Refusal.taken(student.id(), "Somebody else has the id " + student.id() + ".");
+            throw Refusal.taken(student.id(), "Somebody else has this id.");
         }
         return kept.orElseGet(() -> put(student, null));
     }

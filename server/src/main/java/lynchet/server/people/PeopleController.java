@@ -201,7 +201,7 @@ class PeopleController {
             @RequestBody Student student,
             Authentication who) {
         if (!id.equals(student.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + student.id() + ".");
+            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
         }
         people.one(id);
         return ETags.tagged(seenBy(who, durable.write(() -> people.inTurn(() -> people.put(student, tag)))));

@@ -77,7 +77,7 @@ public class Promoting {
         Optional<Promotion> kept = promotions.find(given.id());
         if (kept.isPresent()) {
             if (!given.stampedLike(kept.get()).equals(kept.get())) {
-                throw Refusal.taken(given.id(), "Something else was already recorded as " + given.id() + ".");
+                throw Refusal.taken(given.id(), "Something else was already recorded under this id.");
             }
             return kept.get();
         }
@@ -208,7 +208,7 @@ public class Promoting {
         Optional<Promotion> kept = promotions.find(meant.id());
         if (kept.isPresent()) {
             if (!corrected.stampedLike(kept.get()).equals(kept.get())) {
-                throw Refusal.taken(meant.id(), "Something else was already recorded as " + meant.id() + ".");
+                throw Refusal.taken(meant.id(), "Something else was already recorded under this id.");
             }
             return kept.get();
         }

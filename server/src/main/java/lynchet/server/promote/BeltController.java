@@ -65,7 +65,7 @@ class BeltController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Belt belt) {
         if (!id.equals(belt.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + belt.id() + ".");
+            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
         }
         return ETags.tagged(durable.write(() -> transaction.execute(status -> {
             Optional<Belt> before = belts.find(id);

@@ -73,7 +73,7 @@ class MeritController {
             Optional<Merit> kept = merits.find(sent.id());
             if (kept.isPresent()) {
                 if (!sent.stamped(kept.get().at(), kept.get().by()).equals(kept.get())) {
-                    throw Refusal.taken(sent.id(), "Something else was already recorded as " + sent.id() + ".");
+                    throw Refusal.taken(sent.id(), "Something else was already recorded under this id.");
                 }
                 return kept.get();
             }

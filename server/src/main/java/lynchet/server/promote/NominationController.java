@@ -77,7 +77,7 @@ class NominationController {
         if (kept.isPresent()) {
             if (!sent.stamped(kept.get().stood(), kept.get().at(), kept.get().by())
                     .equals(kept.get())) {
-                throw Refusal.taken(sent.id(), "Something else was already recorded as " + sent.id() + ".");
+                throw Refusal.taken(sent.id(), "Something else was already recorded under this id.");
             }
             return kept.get();
         }

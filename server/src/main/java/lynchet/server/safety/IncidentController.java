@@ -142,7 +142,7 @@ class IncidentController {
         Optional<Incident> kept = incidents.find(wanted.id());
         if (kept.isPresent()) {
             if (!kept.get().equals(wanted.stamped(kept.get().at(), kept.get().by()))) {
-                throw Refusal.taken(wanted.id(), "Something else was written down as " + wanted.id() + ".");
+                throw Refusal.taken(wanted.id(), "Something else was written down under this id.");
             }
             return kept.get();
         }
@@ -167,7 +167,7 @@ class IncidentController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Incident sent) {
         if (!id.equals(sent.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address says " + id + " and the body " + sent.id() + ".");
+            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
         }
         notToCome(sent);
         return ETags.tagged(durable.write(() -> people.inTurn(() -> transaction.execute(status -> {

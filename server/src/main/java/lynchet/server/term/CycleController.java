@@ -154,7 +154,7 @@ class CycleController {
             Rank rank = now.ladders().stream()
                     .flatMap(ladder -> ladder.rank(id).stream())
                     .findFirst()
-                    .orElseThrow(() -> Refusal.bad("RANK", at, "There is no rank " + id + "."));
+                    .orElseThrow(() -> Refusal.bad("RANK", at, "There is no such rank."));
             rank.items().forEach(item -> AskedOf.goal(item).ifPresent(goal -> subjects.add(goal.subject())));
         }
         return List.copyOf(subjects);

@@ -2,7 +2,10 @@ package lynchet.server.house;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -64,6 +67,35 @@ class AccountsTest {
         HttpUser elsewhere = RunningClub.stranger();
         elsewhere.signIn(name, GOOD);
         elsewhere.get("/api/people/names").expect(200);
+    }
+
+    @Test
+    void aNameIsKeptAsTypedAndMatchedWithoutCapitals() {
+        String typed = "Sarah Müller " + name.toUpperCase(Locale.ROOT);
+        String link = head.post(
+                        "/api/accounts", "{\"name\":\" %s \",\"role\":\"COACH\",\"person\":null}".formatted(typed))
+                .expect(200)
+                .json()
+                .path("link")
+                .asString();
+        open(RunningClub.stranger(), link, GOOD).expect(200);
+        HttpUser sarah = RunningClub.stranger();
+        sarah.signIn(typed.toLowerCase(Locale.ROOT), GOOD);
+        assertThat(sarah.get("/api/session").json().path("name").asString()).isEqualTo(typed);
+        assertThat(head.post(
+                                "/api/accounts",
+                                "{\"name\":\"%s\",\"role\":\"COACH\",\"person\":null}"
+                                        .formatted(typed.toUpperCase(Locale.ROOT)))
+                        .code())
+                .isEqualTo("ID_TAKEN");
+        String path = "/api/accounts/"
+                + URLEncoder.encode(typed.toLowerCase(Locale.ROOT), StandardCharsets.UTF_8)
+                        .replace("+", "%20");
+        head.put(path, "{\"role\":\"COACH\",\"person\":null,\"isOff\":true}", null)
+                .expect(200);
+        assertThat(sarah.get("/api/session").status())
+                .as("signed out by any spelling")
+                .isEqualTo(401);
     }
 
     @Test
@@ -204,9 +236,12 @@ class AccountsTest {
         assertThat(head.post("/api/accounts", "{\"name\":\"%s\",\"role\":\"COACH\",\"person\":null}".formatted(name))
                         .code())
                 .isEqualTo("ID_TAKEN");
-        assertThat(head.post("/api/accounts", "{\"name\":\"Two Words\",\"role\":\"COACH\",\"person\":null}")
-                        .code())
-                .isEqualTo("ID_FORM");
+        for (String bad : List.of("Two  words", " ", "a/b", "-a", "a..b", "tab\\there", "nul\\u0000l", "<b>")) {
+            assertThat(head.post("/api/accounts", "{\"name\":\"%s\",\"role\":\"COACH\",\"person\":null}".formatted(bad))
+                            .code())
+                    .as(bad)
+                    .isEqualTo("ID_FORM");
+        }
         assertThat(head.post("/api/accounts", "{\"name\":\"nobody\",\"role\":\"COACH\",\"person\":\"not-here\"}")
                         .json()
                         .path("where")

@@ -39,9 +39,9 @@ public record ThemeCycle(
 
     public ThemeCycle {
         Say.id("a cycle", id);
-        Say.there("the track of cycle " + id, track);
-        Say.there("the first day of cycle " + id, from);
-        Say.within("the minutes of technique of cycle " + id, minutes, 0, 240);
+        Say.there("the track of this cycle", track);
+        Say.there("the first day of this cycle", from);
+        Say.within("the minutes of technique of this cycle", minutes, 0, 240);
         themes = Say.list(themes);
     }
 

@@ -1,0 +1,49 @@
+import { expect, it } from 'vitest';
+import type { Done } from '../api/types';
+import { doneInWords, lastDone, thingInWords } from './done';
+
+const thing = (kind: string, name: string | null, what: Done['things'][number]['what'] = 'CHANGED') => ({
+  kind,
+  id: 'x-y',
+  what,
+  name,
+  day: null,
+});
+const done = (edit: string, at: string, ...things: Done['things']): Done => ({
+  edit,
+  at,
+  who: 'Sarah',
+  things,
+  more: 0,
+  undoneBy: null,
+});
+
+it('says what an edit did without an id', () => {
+  expect(thingInWords(thing('syllabus', 'Blue'))).toBe('Changed what Blue asks for');
+  expect(thingInWords(thing('technique', 'Far ankle sweep', 'ADDED'))).toBe('Added Far ankle sweep');
+  expect(thingInWords({ ...thing('class', 'Juniors'), day: '2026-11-24' })).toContain(', Tue 24 Nov');
+  expect(thingInWords(thing('practice', null, 'REMOVED'))).toBe('Took out what a class drilled');
+  expect(doneInWords({ ...done('e', '', thing('mark', 'Ana'), thing('mark', 'Bo')), more: 40 })).toBe(
+    'Changed a mark of Ana, and 41 more',
+  );
+});
+
+it('lists each thing once, the newest first, as the page said it', () => {
+  const here = [
+    { id: 1, text: 'Ana is here.', at: '2026-11-24T19:02:00Z' },
+    { id: 2, text: 'Scissor sweep: shown.', at: '2026-11-24T19:03:00Z', edit: 'b' },
+    { id: 3, text: 'From a page that was closed', at: '2026-11-24T19:04:00Z', edit: 'not-known-yet' },
+  ];
+  const kept = [
+    done('b', '2026-11-24T19:03:01Z', thing('syllabus', 'Blue')),
+    done('a', '2026-11-24T19:01:00Z', thing('chain', 'Two steps', 'ADDED')),
+  ];
+  expect(lastDone(here, kept).map((line) => line.text)).toEqual([
+    'From a page that was closed',
+    'Scissor sweep: shown.',
+    'Ana is here.',
+    'Added the chain Two steps',
+  ]);
+  expect(lastDone(here, kept)[1].done?.edit).toBe('b');
+  expect(lastDone(here, kept, 2)).toHaveLength(2);
+});

@@ -142,6 +142,7 @@ export type Role = Session['role'];
 
 export type Edited = S['Edited'];
 export type Done = S['Done'];
+export type SyllabusLook = S['Look'];
 export type WayBackOf = S['WayBackOf'];
 export type Merged = S['Merged'];
 export type IgnoredGap = S['IgnoredGap'];

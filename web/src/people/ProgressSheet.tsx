@@ -13,7 +13,7 @@ import {
 } from '../api/queries';
 import type { Been, LadderView, ProgressView, Readiness } from '../api/types';
 import { PageHead } from '../frame/PageHead';
-import { nameOf } from '../rank/RankPage';
+import { nameOf } from '../rank/nameOf';
 import { Belt } from '../ui/Belt';
 import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { type MapIndex, useChains } from '../api/queries';
 import type { ItemProgress, LadderView, ProgressView } from '../api/types';
-import { nameOf } from '../rank/RankPage';
+import { nameOf } from '../rank/nameOf';
 import { count, date, plain } from '../ui/words';
 import { Detail } from './Detail';
 import classes from './Syllabus.module.css';

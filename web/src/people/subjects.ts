@@ -1,7 +1,7 @@
 import type { MapIndex } from '../api/queries';
 import type { ChainView, LadderView } from '../api/types';
 import type { Subject } from '../mat/Judge';
-import { nameOf } from '../rank/RankPage';
+import { nameOf } from '../rank/nameOf';
 
 /** What a mark, a day of practice or a piece of work is about, by id: a technique, a chain, or an item of a syllabus. */
 export function subjectOf(

@@ -6,7 +6,7 @@ import { useLeaving } from '../api/promote';
 import { useMap, useSession, useToday } from '../api/queries';
 import type { Ladder, LadderView, Leaving } from '../api/types';
 import { useChanged } from '../form/useEdit';
-import { nameOf } from '../rank/RankPage';
+import { nameOf } from '../rank/nameOf';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import { count, date } from '../ui/words';

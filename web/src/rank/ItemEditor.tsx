@@ -16,7 +16,7 @@ type Props = {
   onSave: (groups: SyllabusGroup[], says: string, like?: Item) => void;
 };
 
-const STANDARDS = ['INTRODUCED', 'DRILLED', 'SHOWN', 'MOVING', 'LIVE'].map((value) => ({
+export const STANDARDS = ['INTRODUCED', 'DRILLED', 'SHOWN', 'MOVING', 'LIVE'].map((value) => ({
   value,
   label: plain(value),
 }));

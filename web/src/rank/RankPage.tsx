@@ -10,22 +10,22 @@ import {
   useReach,
   useSession,
 } from '../api/queries';
-import type { ChainView, Item, LadderView, Rank, SyllabusGroup } from '../api/types';
+import type { Item, LadderView, Rank, SyllabusGroup } from '../api/types';
+import { History } from '../form/History';
 import { PageHead } from '../frame/PageHead';
 import { Hillside } from '../map/Hillside';
 import { Belt } from '../ui/Belt';
-import { Glyph } from '../ui/glyphs';
 import { Scroll } from '../ui/Scroll';
 import { Failed, Loaded, Waiting } from '../ui/States';
 import { Finding as StoneFinding } from '../ui/Stone';
-import { plain } from '../ui/words';
 import { AddItem } from './AddItem';
 import { AddOther } from './AddOther';
-import { techniqueOf } from './families';
-import { GroupHead } from './GroupHead';
-import { ItemEditor } from './ItemEditor';
+import { Groups } from './Groups';
+import { LastChange } from './LastChange';
+import { nameOf } from './nameOf';
 import classes from './RankPage.module.css';
 import { type Like, plainLike } from './syllabus';
+import { Touched } from './Touched';
 import { useSyllabus } from './useSyllabus';
 
 export function RankPage() {
@@ -72,8 +72,8 @@ function Opened({ view, views, rank, map }: OpenedProps) {
     [reach.data, map],
   );
 
-  const { save, add, mend } = useSyllabus(view, rank, map);
-  const [open, setOpen] = useState<string | null>(null);
+  const { save, add, mend, asked, confirm, leave, last } = useSyllabus(view, rank, map);
+  const called = (item: Item) => nameOf(item, map, chains.data);
   const [like, setLike] = useState<Like>(plainLike);
   /** Keeps changed groups; what the next one added takes is what was changed last. */
   const keep = (groups: SyllabusGroup[], says: string, changed?: Item) => {
@@ -109,35 +109,10 @@ function Opened({ view, views, rank, map }: OpenedProps) {
       </PageHead>
       <div className={classes.columns}>
         <Scroll label="Syllabus" className={classes.groups}>
-          {rank.syllabus.map((group, n) => (
-            <section key={group.name} className={classes.group}>
-              <GroupHead rank={rank} at={n} onSave={isHead ? keep : undefined} />
-              {group.items.length === 0 && <p className="quiet">Nothing in it yet.</p>}
-              <ul>
-                {group.items.map((item) => {
-                  const name = nameOf(item, map, chains.data);
-                  return (
-                    <ItemLine key={item.id} {...{ item, map, name }}>
-                      {isHead && (
-                        <Button
-                          variant="subtle"
-                          size="compact-sm"
-                          aria-label={`Change ${name}`}
-                          aria-expanded={open === item.id}
-                          onClick={() => setOpen(open === item.id ? null : item.id)}
-                        >
-                          …
-                        </Button>
-                      )}
-                      {isHead && open === item.id && (
-                        <ItemEditor {...{ rank, group, item, name, map }} onSave={keep} />
-                      )}
-                    </ItemLine>
-                  );
-                })}
-              </ul>
-            </section>
-          ))}
+          {asked && (
+            <Touched rank={rank} look={asked.look} called={called} onKeep={confirm} onLeave={leave} />
+          )}
+          <Groups rank={rank} map={map} called={called} onSave={isHead ? keep : undefined} />
           {rank.syllabus.length === 0 && (
             <p className="quiet">
               {rank.name} asks for nothing yet.{isHead && ' Add a technique or a chain above.'}
@@ -150,6 +125,12 @@ function Opened({ view, views, rank, map }: OpenedProps) {
                 Add a group
               </Button>
             </section>
+          )}
+          {isHead && (
+            <details className={classes.more}>
+              <summary>What was changed here before</summary>
+              <History kind="syllabus" id={rank.id} canUndo />
+            </details>
           )}
         </Scroll>
         <Scroll label="What a student who knows this can do" className={classes.side}>
@@ -164,6 +145,7 @@ function Opened({ view, views, rank, map }: OpenedProps) {
               isSmall
             />
           </div>
+          {last && <LastChange view={view} rank={rank.id} look={last} />}
           <h2>Does it hang together?</h2>
           {mine ? (
             <ul className={classes.findings} aria-label="Findings">
@@ -210,53 +192,6 @@ function OpenSince({ view, since }: { view: LadderView; since: Record<string, nu
         </span>
       ))}
       .
-    </li>
-  );
-}
-
-export function nameOf(item: Item, map: MapIndex, chains?: ChainView[]): string {
-  return (
-    techniqueOf(item, map)?.name ??
-    (item.kind === 'CHAIN' ? chains?.find((c) => c.chain.id === item.ref)?.chain.name : undefined) ??
-    (item.kind === 'POSITION_GOAL' ? map.position.get(item.ref)?.name : undefined) ??
-    item.words ??
-    item.ref ??
-    item.id
-  );
-}
-
-const SIDES: Record<string, string> = { BOTH: 'both sides', EITHER: '', RIGHT: 'right', LEFT: 'left' };
-
-function ItemLine({
-  item,
-  map,
-  name,
-  children,
-}: {
-  item: Item;
-  map: MapIndex;
-  name: string;
-  children?: React.ReactNode;
-}) {
-  const technique = techniqueOf(item, map);
-  return (
-    <li className={classes.item}>
-      {technique ? (
-        <Glyph family={technique.family} group={technique.group} size={20} />
-      ) : (
-        <i className={classes.dot} />
-      )}
-      <span>{name}</span>
-      <span className="quiet">
-        {[
-          plain(item.standard).toLowerCase(),
-          technique?.sided ? SIDES[item.sides] : '',
-          item.stripe ? `from stripe ${item.stripe}` : '',
-        ]
-          .filter(Boolean)
-          .join(' · ')}
-      </span>
-      {children}
     </li>
   );
 }

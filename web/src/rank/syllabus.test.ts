@@ -8,10 +8,13 @@ import {
   groupNameWrong,
   intoGroup,
   itemMoved,
+  placed,
   plainLike,
   withGroup,
   withItem,
+  withItems,
   withoutItem,
+  withoutItems,
 } from './syllabus';
 
 const item = (id: string) => ({ id, standard: 'SHOWN', stripe: 0 }) as Item;
@@ -99,5 +102,29 @@ describe('a syllabus changed where it stands', () => {
       stripe: 0,
       count: 0,
     });
+  });
+});
+
+describe('several at once, and dragged', () => {
+  it('puts what was chosen before an item of any group, in the order in which it stood', () => {
+    expect(ids(placed(groups, ['d', 'a'], 'Chosen', 'c'))).toEqual(['b', 'adc']);
+    expect(ids(placed(groups, ['a'], 'Throws', null))).toEqual(['ba', 'cd']);
+    expect(ids(placed(groups, ['b'], 'Throws', 'a'))).toEqual(['ba', 'cd']);
+  });
+
+  it('leaves what is dropped on itself, on nothing, or names nothing', () => {
+    expect(placed(groups, ['a', 'b'], 'Throws', 'b')).toBe(groups);
+    expect(placed(groups, ['a'], 'No group', null)).toBe(groups);
+    expect(placed(groups, ['none'], 'Throws', null)).toBe(groups);
+  });
+
+  it('asks for no more than are left in the group they leave, and as many in the one they come to', () => {
+    const moved = placed(groups, ['c'], 'Throws', null);
+    expect(moved.map((group) => group.choose)).toEqual([0, 1]);
+    expect(withItems(groups, ['a', 'd'], { stripe: 1 }).map((g) => g.items.map((i) => i.stripe))).toEqual([
+      [1, 0],
+      [0, 1],
+    ]);
+    expect(withoutItems(groups, ['a', 'c', 'd'])[1]).toEqual({ name: 'Chosen', choose: 0, items: [] });
   });
 });

@@ -1,28 +1,63 @@
 import type { Item, Rank, SyllabusGroup } from '../api/types';
 import { slug } from '../form/fields';
 
-/** The groups with one item changed, where it stands. */
-export const withItem = (groups: SyllabusGroup[], id: string, part: Partial<Item>): SyllabusGroup[] =>
-  groups.map((group) => ({
-    ...group,
-    items: group.items.map((item) => (item.id === id ? { ...item, ...part } : item)),
-  }));
+const isOneOf = (ids: readonly string[]) => {
+  const all = new Set(ids);
+  return (item: Item) => all.has(item.id);
+};
 
-/** The groups without an item; a group that asks for some of its items asks for no more than are left. */
-export const withoutItem = (groups: SyllabusGroup[], id: string): SyllabusGroup[] =>
-  groups.map((group) => {
-    const items = group.items.filter((item) => item.id !== id);
+/** The groups with some items changed, where they stand. */
+export const withItems = (
+  groups: SyllabusGroup[],
+  ids: readonly string[],
+  part: Partial<Item>,
+): SyllabusGroup[] => {
+  const isMeant = isOneOf(ids);
+  return groups.map((group) => ({
+    ...group,
+    items: group.items.map((item) => (isMeant(item) ? { ...item, ...part } : item)),
+  }));
+};
+
+export const withItem = (groups: SyllabusGroup[], id: string, part: Partial<Item>) =>
+  withItems(groups, [id], part);
+
+/** The groups without some items; a group that asks for some of its items asks for no more than are left. */
+export const withoutItems = (groups: SyllabusGroup[], ids: readonly string[]): SyllabusGroup[] => {
+  const isMeant = isOneOf(ids);
+  return groups.map((group) => {
+    const items = group.items.filter((item) => !isMeant(item));
     return { ...group, items, choose: Math.min(group.choose, items.length) };
   });
+};
+
+export const withoutItem = (groups: SyllabusGroup[], id: string) => withoutItems(groups, [id]);
+
+/**
+ * Some items, in the order in which they stand, moved into a group.
+ *
+ * @param before the item they come before; null: at the end
+ */
+export function placed(
+  groups: SyllabusGroup[],
+  ids: readonly string[],
+  to: string,
+  before: string | null,
+): SyllabusGroup[] {
+  if (before !== null && ids.includes(before)) return groups;
+  const moved = groups.flatMap((group) => group.items).filter(isOneOf(ids));
+  if (moved.length === 0 || groups.every((group) => group.name !== to)) return groups;
+  return groups.map((group) => {
+    const rest = group.items.filter((item) => !ids.includes(item.id));
+    if (group.name !== to) return { ...group, items: rest, choose: Math.min(group.choose, rest.length) };
+    const at = before === null ? -1 : rest.findIndex((item) => item.id === before);
+    const items = at < 0 ? [...rest, ...moved] : [...rest.slice(0, at), ...moved, ...rest.slice(at)];
+    return { ...group, items };
+  });
+}
 
 /** An item in another group, at its end. */
-export function intoGroup(groups: SyllabusGroup[], id: string, to: string): SyllabusGroup[] {
-  const item = groups.flatMap((group) => group.items).find((one) => one.id === id);
-  if (!item) return groups;
-  return withoutItem(groups, id).map((group) =>
-    group.name === to ? { ...group, items: [...group.items, item] } : group,
-  );
-}
+export const intoGroup = (groups: SyllabusGroup[], id: string, to: string) => placed(groups, [id], to, null);
 
 const swapped = <T>(all: T[], at: number, step: -1 | 1): T[] => {
   const to = at + step;

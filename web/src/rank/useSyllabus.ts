@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { sendEdit } from '../api/client';
+import { useState } from 'react';
+import { send, sendEdit } from '../api/client';
 import type { MapIndex } from '../api/queries';
-import type { Item, LadderView, Mend, Rank, SyllabusGroup } from '../api/types';
+import type { Item, LadderView, Mend, Rank, SyllabusGroup, SyllabusLook } from '../api/types';
 import { useSayDone } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
 import { added, fresh, plainLike } from './syllabus';
@@ -12,11 +13,16 @@ const itemsFor = (techniques: string[], rank: Rank, map: MapIndex): Item[] =>
     fresh(rank, { kind: 'TECHNIQUE', ref, sides: map.technique.get(ref)?.sided ? 'BOTH' : 'EITHER' }),
   );
 
+/** A change that is not kept yet, and what it would do. */
+type Asked = { groups: SyllabusGroup[]; done: string; look: SyllabusLook };
+
 /** Changes what a rank asks for; each change can be undone from its notice. */
 export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined, map: MapIndex) {
   const client = useQueryClient();
   const say = useNotices();
   const sayDone = useSayDone();
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const [last, setLast] = useState<SyllabusLook | null>(null);
   const path = `/ladders/${view?.ladder.id}/ranks/${rank?.id}/syllabus`;
 
   const changed = async () => {
@@ -24,16 +30,35 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
     client.invalidateQueries({ queryKey: ['map'] });
     client.invalidateQueries({ queryKey: ['people'] });
   };
-  const save = async (groups: SyllabusGroup[], done: string) => {
+  const keep = async ({ groups, done, look }: Asked) => {
     if (!view || !rank) return;
     try {
       const { edit } = await sendEdit('PUT', path, { groups }, view.tags[rank.id]);
       await changed();
+      setLast(look);
       sayDone(done, edit);
     } catch (error) {
       say.failed(error);
       client.invalidateQueries({ queryKey: ['ladders'] });
     }
+  };
+  /** Keeps changed groups; where somebody who wears the rank would notice, that is said first. */
+  const save = async (groups: SyllabusGroup[], done: string) => {
+    try {
+      const look = await send<SyllabusLook>('POST', `${path}/look`, { groups });
+      const change = { groups, done, look };
+      if (look.touches.length > 0) setAsked(change);
+      else {
+        setAsked(null);
+        await keep(change);
+      }
+    } catch (error) {
+      say.failed(error);
+    }
+  };
+  const confirm = () => {
+    if (asked) void keep(asked);
+    setAsked(null);
   };
   const add = (items: Item[], done: string, like = plainLike) =>
     rank ? save(added(rank, items, like), done) : Promise.resolve();
@@ -42,5 +67,5 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
     const names = taken.techniques.map((t) => map.technique.get(t)?.name).join(', ');
     return add(itemsFor(taken.techniques, rank, map), `${names} added to ${rank.name}.`);
   };
-  return { save, add, mend };
+  return { save, add, mend, asked, last, confirm, leave: () => setAsked(null) };
 }

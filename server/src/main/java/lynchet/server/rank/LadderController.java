@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import lynchet.core.club.ClubCheck;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.people.Student;
@@ -15,7 +16,9 @@ import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusCheck;
 import lynchet.core.rank.SyllabusGroup;
 import lynchet.core.rank.TeachingLoad;
+import lynchet.core.rule.Breach;
 import lynchet.core.walk.Finding;
+import lynchet.format.ArchiveRefused;
 import lynchet.server.club.Edits;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
@@ -45,13 +48,16 @@ class LadderController {
     private final OneThing ladders;
     private final Stores stores;
     private final IgnoredGapStore ignored;
+    private final SyllabusLook look;
 
-    LadderController(Taught taught, Edits edits, OneThing ladders, Stores stores, IgnoredGapStore ignored) {
+    LadderController(
+            Taught taught, Edits edits, OneThing ladders, Stores stores, IgnoredGapStore ignored, SyllabusLook look) {
         this.taught = taught;
         this.edits = edits;
         this.ladders = ladders;
         this.stores = stores;
         this.ignored = ignored;
+        this.look = look;
     }
 
     /** A ladder with the first rank that teaches each technique; its tag and that of each rank, for saving them. */
@@ -223,6 +229,20 @@ class LadderController {
                     .toList());
         });
         return ETags.tagged(Snapshot.ladder(changed.after(), id).policy());
+    }
+
+    /** What another syllabus would do, before it is kept: whom it touches, what it opens and closes. Nothing is changed. */
+    @PostMapping("/{id}/ranks/{rank}/syllabus/look")
+    SyllabusLook.Look look(@PathVariable String id, @PathVariable String rank, @RequestBody Syllabus syllabus) {
+        Ladder ladder = taught.now().ladder(id);
+        Rank present = ladder.rank(rank).orElseThrow(() -> Refusal.missing("rank", rank));
+        Rank after = present.withSyllabus(syllabus.groups());
+        Ladder changed = ladder.withRank(after);
+        List<Breach> breaches = ClubCheck.ofOne(Parts.LADDERS, changed, taught.now()::offers);
+        if (!breaches.isEmpty()) {
+            throw new ArchiveRefused(breaches);
+        }
+        return look.at(ladder, present, after);
     }
 
     @PutMapping("/{id}/ranks/{rank}/syllabus")

@@ -1,0 +1,46 @@
+import { Button } from '@mantine/core';
+import type { Item, Rank, SyllabusLook } from '../api/types';
+import { count } from '../ui/words';
+import classes from './RankPage.module.css';
+
+type Props = {
+  rank: Rank;
+  look: SyllabusLook;
+  /** What an item is called. */
+  called: (item: Item) => string;
+  onKeep: () => void;
+  onLeave: () => void;
+};
+
+const named = ({ names, of }: SyllabusLook['touches'][number]) =>
+  names.join(', ') + (of > names.length ? ` and ${of - names.length} more` : '');
+
+/** Whom a change touches, said before it is kept; what was promoted, marked and decided stays. */
+export function Touched({ rank, look, called, onKeep, onLeave }: Props) {
+  return (
+    <section role="alert" className={classes.touched} aria-label="Whom this touches">
+      <h2>
+        {look.touched} of {count(look.wearers, 'student', 'students')} on {rank.name} would notice
+      </h2>
+      <ul>
+        {look.touches.map((touch) => (
+          <li key={`${touch.gives} ${touch.item.id}`}>
+            <strong>
+              {touch.of} of {look.wearers} {touch.gives ? 'now lack' : 'no longer lack'} {called(touch.item)}
+            </strong>
+            : {named(touch)}
+          </li>
+        ))}
+      </ul>
+      <p className="quiet">No promotion, mark or decision of the past changes.</p>
+      <div className={classes.acts}>
+        <Button autoFocus onClick={onKeep}>
+          Keep the change
+        </Button>
+        <Button variant="default" onClick={onLeave}>
+          Leave it as it was
+        </Button>
+      </div>
+    </section>
+  );
+}

@@ -59,6 +59,7 @@ const TracksRoom = lazy(() => import('./house/TracksRoom').then((m) => ({ defaul
 const LettersRoom = lazy(() => import('./house/LettersRoom').then((m) => ({ default: m.LettersRoom })));
 const TabletsRoom = lazy(() => import('./house/TabletsRoom').then((m) => ({ default: m.TabletsRoom })));
 const CopiesRoom = lazy(() => import('./house/CopiesRoom').then((m) => ({ default: m.CopiesRoom })));
+const NumbersRoom = lazy(() => import('./house/NumbersRoom').then((m) => ({ default: m.NumbersRoom })));
 const LibraryRoom = lazy(() => import('./house/LibraryRoom').then((m) => ({ default: m.LibraryRoom })));
 
 export function App() {
@@ -142,6 +143,7 @@ export function App() {
                 <Route path="accounts" element={<AccountsRoom />} />
                 <Route path="tablets" element={<TabletsRoom />} />
                 <Route path="letters" element={<LettersRoom />} />
+                <Route path="numbers" element={<NumbersRoom />} />
                 <Route path="copies" element={<CopiesRoom />} />
                 <Route path="exchange" element={<ExchangeRoom />} />
                 <Route path="library" element={<LibraryRoom />} />

@@ -35,7 +35,9 @@ async function ask(path: string, options: Options): Promise<Response> {
 async function askOnce(path: string, { method = 'GET', body, raw, tag }: Options): Promise<Response> {
   const headers: Record<string, string> = {};
   if (method !== 'GET') headers['X-XSRF-TOKEN'] = csrf();
-  if (body !== undefined || raw !== undefined) headers['Content-Type'] = 'application/json';
+  if (body !== undefined || raw !== undefined)
+    headers['Content-Type'] =
+      raw instanceof Blob && raw.type.startsWith('image/') ? raw.type : 'application/json';
   if (tag) headers['If-Match'] = tag;
   let response: Response;
   try {
@@ -85,6 +87,11 @@ export async function sendEdit<T>(
   const response = await ask(path, { method, body, tag });
   const value = response.status === 204 ? (undefined as T) : await response.json();
   return { value, edit: response.headers.get('Lynchet-Edit') };
+}
+
+/** Puts a file, such as a picture, as it is. */
+export async function put(path: string, file: Blob): Promise<void> {
+  await ask(path, { method: 'PUT', raw: file });
 }
 
 export async function upload<T>(path: string, file: Blob): Promise<T> {

@@ -29,6 +29,7 @@ import type {
   MemoryView,
   Mention,
   Name,
+  Numbers,
   Pair,
   PatternView,
   Position,
@@ -184,6 +185,19 @@ export const useHistory = (kind: string, id: string) =>
     queryKey: ['map', 'history', kind, id],
     queryFn: () => read(`/map/history?kind=${kind}&id=${id}`),
   });
+
+/** The club's numbers with what may be chosen, and their tag. */
+export const useNumbers = () =>
+  useQuery<{ value: Numbers; tag: string }>({
+    queryKey: ['numbers'],
+    queryFn: () => readTagged('/numbers'),
+  });
+
+/** Of age, as long as the club has not said otherwise. */
+export const OF_AGE = 18;
+
+/** From which age on nobody's guardian is asked. */
+export const useOfAge = () => useNumbers().data?.value.numbers.ofAge ?? OF_AGE;
 
 /** The last ten edits of this account, the newest first. */
 export const useLastEdits = () =>

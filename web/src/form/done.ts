@@ -45,7 +45,7 @@ const KINDS: Record<string, (name: string) => string> = {
   account: (name) => `the account ${name}`,
   club: () => 'the whole club, from a file',
   csv: () => 'a sheet, from a file',
-  settings: () => 'the club’s numbers',
+  numbers: () => 'the club’s numbers',
 };
 
 /** One thing an edit touched: "Changed what Blue asks for". */

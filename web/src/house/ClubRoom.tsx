@@ -5,6 +5,7 @@ import { send } from '../api/client';
 import { useSession } from '../api/queries';
 import { keysAreOn, switchKeys } from '../frame/keys';
 import { useOutbox } from '../record/Recording';
+import { ClubName } from './ClubName';
 import { OwnAccount } from './OwnAccount';
 
 /** Who is signed in; looks and keys. */
@@ -32,6 +33,7 @@ export function ClubRoom() {
         </Button>
       </section>
       <OwnAccount />
+      {session.data?.role === 'HEAD' && <ClubName />}
       <section>
         <h2>Looks and keys</h2>
         <SegmentedControl

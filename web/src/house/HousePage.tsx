@@ -9,7 +9,12 @@ export function HousePage() {
   const rooms = [
     { to: '/house', label: 'Club and looks' },
     { to: '/house/tablets', label: 'Tablets' },
-    ...(session.data?.role === 'VIEWER' ? [] : [{ to: '/house/letters', label: 'Letters' }]),
+    ...(session.data?.role === 'VIEWER'
+      ? []
+      : [
+          { to: '/house/letters', label: 'Letters' },
+          { to: '/house/numbers', label: 'Safety numbers' },
+        ]),
     ...(session.data?.role === 'HEAD'
       ? [
           { to: '/house/tracks', label: 'Tracks and closed days' },

@@ -8,6 +8,7 @@ import { Rows } from '../form/Lists';
 import { needed } from '../form/limits';
 import { useDraft } from '../form/useDraft';
 import { FAMILIES, plain } from '../ui/words';
+import { MatSize } from './MatSize';
 import { DAYS } from './TracksRoom';
 import classes from './TracksRoom.module.css';
 
@@ -156,6 +157,7 @@ export function TrackForm({ track, tag, all, onDone, onCancel }: Props) {
                 onChange={(event) => put({ ...slot, until: event.currentTarget.value || null })}
               />
             </div>
+            <MatSize onTake={(lanes) => put({ ...slot, lanes })} />
             {error(`slots.${n}`) && <p className={edit.wrong}>{error(`slots.${n}`)}</p>}
           </>
         )}

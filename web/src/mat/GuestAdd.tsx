@@ -1,11 +1,12 @@
 import { Button, Checkbox, NumberInput, SegmentedControl, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { newId } from '../api/client';
+import { useOfAge } from '../api/queries';
 import type { Name, TrainingClass } from '../api/types';
 import { alike } from '../people/alike';
 import { useRecord } from '../record/Recording';
 import { useNotices } from '../ui/Notices';
-import { GROWN_UP, parentIsHere } from './guests';
+import { parentIsHere } from './guests';
 import classes from './MatPage.module.css';
 
 type Props = { training: TrainingClass; people: Name[]; onDone: () => void };
@@ -27,6 +28,7 @@ const NOBODY = {
  * go not live and work with no junior. Checked in at once.
  */
 export function GuestAdd({ training, people, onDone }: Props) {
+  const ofAge = useOfAge();
   const [name, setName] = useState('');
   const [fallsKnown, setFalls] = useState(false);
   const [isGrownUp, setGrownUp] = useState<boolean | null>(null);
@@ -51,11 +53,11 @@ export function GuestAdd({ training, people, onDone }: Props) {
       return;
     }
     if (isGrownUp === false && !number.trim() && !isParentHere) {
-      setNumberError('A number to call for somebody under 18, or a parent who is in the room.');
+      setNumberError(`A number to call for somebody under ${ofAge}, or a parent who is in the room.`);
       return;
     }
     const id = randomId();
-    const guest = { fallsKnown, age: isGrownUp ? GROWN_UP : isGrownUp === false ? age : null };
+    const guest = { fallsKnown, age: isGrownUp ? ofAge : isGrownUp === false ? age : null };
     const contacts = number.trim() ? { ...NOBODY, emergencyPhone: number.trim() } : undefined;
     const body = { id, name: full, joined: training.date, guest, ...(contacts && { contacts }) };
     await record({ kind: 'guest', body }, `${full} visits`);
@@ -90,7 +92,7 @@ export function GuestAdd({ training, people, onDone }: Props) {
         onChange={(value) => setGrownUp(value === 'true')}
         data={[
           { value: 'true', label: 'Grown up' },
-          { value: 'false', label: 'Under 18' },
+          { value: 'false', label: `Under ${ofAge}` },
         ]}
       />
       {isGrownUp === false && (
@@ -100,7 +102,7 @@ export function GuestAdd({ training, people, onDone }: Props) {
           size="md"
           w={110}
           min={3}
-          max={17}
+          max={ofAge - 1}
           value={age ?? ''}
           onChange={(value) => setAge(value === '' ? null : Number(value))}
         />

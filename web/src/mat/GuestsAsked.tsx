@@ -1,10 +1,11 @@
 import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useCalls } from '../api/pairs';
+import { useOfAge } from '../api/queries';
 import type { ClassSheet, Name } from '../api/types';
 import { useRecord, useWaiting } from '../record/Recording';
 import { useNotices } from '../ui/Notices';
-import { GROWN_UP, openOf, parentIsHere, parentsHere } from './guests';
+import { openOf, parentIsHere, parentsHere } from './guests';
 import classes from './MatPage.module.css';
 
 type Props = { sheet: ClassSheet; people: Name[] };
@@ -23,10 +24,12 @@ export function GuestsAsked({ sheet, people }: Props) {
         : [],
   );
   const here = new Set(sheet.attendance.map((one) => one.student));
+  const ofAge = useOfAge();
   const open = openOf(
     people.filter((one) => here.has(one.id)),
     calls.data ?? [],
     new Set([...parents, ...said]),
+    ofAge,
   );
   if (open.length === 0 || (calls.isPending && !calls.data)) return null;
   return (
@@ -52,6 +55,7 @@ type AskedProps = {
 function Asked({ person, asks, onParent }: AskedProps) {
   const record = useRecord();
   const say = useNotices();
+  const ofAge = useOfAge();
   const [isYoung, setYoung] = useState(false);
   const [age, setAge] = useState<number | null>(null);
   const [number, setNumber] = useState('');
@@ -68,11 +72,11 @@ function Asked({ person, asks, onParent }: AskedProps) {
       <strong>{person.calledBy}</strong>
       {asks.age && !isYoung && (
         <>
-          <Button size="md" variant="default" onClick={() => answer({ age: GROWN_UP }, 'grown up')}>
+          <Button size="md" variant="default" onClick={() => answer({ age: ofAge }, 'grown up')}>
             Grown up
           </Button>
           <Button size="md" variant="default" onClick={() => setYoung(true)}>
-            Under 18
+            Under {ofAge}
           </Button>
         </>
       )}
@@ -84,13 +88,13 @@ function Asked({ person, asks, onParent }: AskedProps) {
             size="md"
             w={110}
             min={3}
-            max={17}
+            max={ofAge - 1}
             value={age ?? ''}
             onChange={(value) => setAge(value === '' ? null : Number(value))}
           />
           <Button
             size="md"
-            disabled={age === null || age < 3 || age > 17}
+            disabled={age === null || age < 3 || age >= ofAge}
             onClick={() => age !== null && answer({ age }, `${age} years old`)}
           >
             Keep it
@@ -106,7 +110,7 @@ function Asked({ person, asks, onParent }: AskedProps) {
         <>
           <TextInput
             aria-label={`Number to call about ${person.calledBy}`}
-            placeholder="Under 18: a number to call"
+            placeholder={`Under ${ofAge}: a number to call`}
             type="tel"
             size="md"
             maxLength={40}

@@ -1,6 +1,6 @@
 import { Autocomplete, Button, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
-import { type MapIndex, readPlan, useChains, useDays } from '../api/queries';
+import { type MapIndex, readPlan, useChains, useDays, useSession } from '../api/queries';
 import { useSums } from '../api/sums';
 import type { Block, DrillShape, Summed, Track, TrainingClass } from '../api/types';
 import { CoachField } from '../form/CoachField';
@@ -30,6 +30,7 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
   const draft = useDraft(opened, 'TrainingClass', wrong);
   const { value: training, isNew, change, error } = draft;
   const chains = useChains();
+  const isHead = useSession().data?.role === 'HEAD';
   const areas = [...new Set(tracks.flatMap((t) => t.slots.flatMap((slot) => slot.area ?? [])))].sort();
   const techniques = techniqueOptions(map) as { value: string; label: string }[];
   const put = (blocks: Block[]) => change({ blocks });
@@ -131,6 +132,17 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
       </div>
       <AskedFor track={training.track} map={map} />
       <Sum training={training} sums={sums} />
+      {((sums && sums.sum.falls > sums.mostFalls) || training.fallsReason || error('fallsReason')) && (
+        <TextInput
+          label="Why there are more falls this once"
+          description="A head coach writes it; it stays with the class"
+          readOnly={!isHead}
+          maxLength={200}
+          error={error('fallsReason')}
+          value={training.fallsReason ?? ''}
+          onChange={(event) => change({ fallsReason: event.currentTarget.value || null })}
+        />
+      )}
       <Rows
         label="Blocks"
         at="blocks"
@@ -197,12 +209,12 @@ function Sum({ training, sums }: { training: TrainingClass; sums?: Summed }) {
       </p>
       {sums && falls > 0 && (
         <p className={falls > sums.fewFalls ? classes.over : 'quiet'}>
-          {falls} falls for each person
+          {falls} falls each (limit: {sums.fewFalls} for juniors and beginners, {sums.mostFalls} for adults)
           {falls > sums.mostFalls
-            ? `: at most ${sums.mostFalls} a class, ${sums.fewFalls} for juniors and in the first three months.`
+            ? ': too many for anybody.'
             : falls > sums.fewFalls
-              ? `: too many for juniors and in the first three months, who take ${sums.fewFalls} a class at most.`
-              : `, of ${sums.fewFalls} for juniors and newcomers and ${sums.mostFalls} for others.`}
+              ? ': too many for juniors and beginners.'
+              : '.'}
         </p>
       )}
     </div>

@@ -59,6 +59,7 @@ const outside = (track: string, on: string): TrainingClass => ({
   pinned: false,
   handOver: null,
   lanes: 0,
+  fallsReason: null,
 });
 
 function Beside({ of }: { of: TrainingClass }) {

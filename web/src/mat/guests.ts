@@ -1,20 +1,18 @@
+import { OF_AGE } from '../api/queries';
 import type { Call, Name } from '../api/types';
 
-/** Who says no more than that they are grown up. */
-export const GROWN_UP = 18;
-
 /**
- * Guests with what they have not said yet; somebody under 18 without a number is asked on each evening again.
+ * Guests with what they have not said yet; somebody not of age without a number is asked on each evening again.
  *
  * `called`: of whom a number or a parent in the room is known to this device.
  */
-export function openOf(people: Name[], calls: Call[], called: ReadonlySet<string>) {
+export function openOf(people: Name[], calls: Call[], called: ReadonlySet<string>, ofAge: number = OF_AGE) {
   return people.flatMap((person) => {
     const { guest } = person;
     if (!guest) return [];
     const call = calls.find((one) => one.student === person.id);
     const age = guest.age ?? call?.guest?.age ?? null;
-    const isYoung = age !== null && age < GROWN_UP;
+    const isYoung = age !== null && age < ofAge;
     const asks = {
       age: age === null,
       falls: !guest.fallsKnown,

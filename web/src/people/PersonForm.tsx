@@ -8,7 +8,7 @@ import {
   TextInput,
 } from '@mantine/core';
 import { Link } from 'react-router';
-import { useToday } from '../api/queries';
+import { useOfAge, useToday } from '../api/queries';
 import type { LadderView, Name, Student, Track } from '../api/types';
 import { EditForm } from '../form/EditForm';
 import { needed } from '../form/limits';
@@ -96,6 +96,25 @@ export function PersonForm(props: Props) {
     onChange: (event: { currentTarget: { value: string } }) =>
       change({ [field]: event.currentTarget.value || null } as Partial<Student>),
   });
+  const age = student.born ? ageOn(student.born, now) : null;
+  const ofAge = useOfAge();
+  const isYoung = age !== null && age < ofAge;
+  const contact = ([field, label]: (typeof CONTACTS)[number]) => (
+    <TextInput
+      key={field}
+      label={label}
+      error={error(`contacts.${field}`)}
+      value={student.contacts?.[field] ?? ''}
+      onChange={(event) =>
+        change({
+          contacts: {
+            ...(student.contacts ?? NOBODY),
+            [field]: event.currentTarget.value || null,
+          },
+        })
+      }
+    />
+  );
   return (
     <EditForm
       title={isNew ? 'Somebody new' : joins ? `${opened.value.name} joins` : `Change ${opened.value.name}`}
@@ -147,6 +166,14 @@ export function PersonForm(props: Props) {
           </div>
         )}
         {onHeld && views.length > 0 && <HeldFields views={views} held={held} onHeld={onHeld} />}
+        {isYoung && (
+          <>
+            <p className={`quiet ${classes.wide}`} role="note">
+              Under {ofAge}: whom does the club call? It can come later.
+            </p>
+            {CONTACTS.filter(([field]) => YOUNG.includes(field)).map(contact)}
+          </>
+        )}
       </div>
       <details className={classes.more}>
         <summary>More: weight, stance, membership, whom to call, consents</summary>
@@ -190,22 +217,7 @@ export function PersonForm(props: Props) {
             value={student.priorClasses}
             onChange={(classesBefore) => change({ priorClasses: Number(classesBefore) })}
           />
-          {CONTACTS.map(([field, label]) => (
-            <TextInput
-              key={field}
-              label={label}
-              error={error(`contacts.${field}`)}
-              value={student.contacts?.[field] ?? ''}
-              onChange={(event) =>
-                change({
-                  contacts: {
-                    ...(student.contacts ?? NOBODY),
-                    [field]: event.currentTarget.value || null,
-                  },
-                })
-              }
-            />
-          ))}
+          {CONTACTS.filter(([field]) => !isYoung || !YOUNG.includes(field)).map(contact)}
           <MultiSelect
             label="Not paired with"
             description="Seen by coaches; pairs keep them apart"
@@ -262,6 +274,15 @@ const CONTACTS = [
   ['emergency', 'In an emergency'],
   ['emergencyPhone', 'Emergency telephone'],
 ] as const;
+
+/** Whom the club calls about somebody who is not of age: asked for beside the name, never demanded. */
+const YOUNG: readonly string[] = ['guardian', 'guardianPhone', 'guardianEmail'];
+
+/** Whole years on a day. */
+function ageOn(born: string, day: string): number {
+  const years = Number(day.slice(0, 4)) - Number(born.slice(0, 4));
+  return day.slice(5) < born.slice(5) ? years - 1 : years;
+}
 
 const emptied = (contacts: Student['contacts']) =>
   contacts && Object.values(contacts).some(Boolean) ? contacts : null;

@@ -1,10 +1,10 @@
 import { Button, SegmentedControl } from '@mantine/core';
 import { Link, useSearchParams } from 'react-router';
 import { useBoard } from '../api/promote';
-import { useWelcome } from '../api/queries';
 import type { GivenView, Ladder } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Belt } from '../ui/Belt';
+import { ClubMark } from '../ui/ClubMark';
 import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
@@ -76,10 +76,9 @@ const saidOf = (ladder: Ladder, given: GivenView) => {
 
 function Slip({ given, ladder }: { given: GivenView; ladder: Ladder }) {
   const rank = rankOf(ladder, given);
-  const club = useWelcome().data?.club;
   return (
     <article className={classes.slip}>
-      <p>{club}</p>
+      <ClubMark />
       <h2>{given.name}</h2>
       {rank && (
         <Belt colours={rank.colours} stripes={given.promotion.stripes} of={rank.stripes} width={150} />
@@ -94,7 +93,6 @@ function Slip({ given, ladder }: { given: GivenView; ladder: Ladder }) {
 }
 
 function Wall({ given, ladder }: { given: GivenView[]; ladder: Ladder }) {
-  const club = useWelcome().data?.club;
   const sorted = [...given].sort(
     (a, b) =>
       ladder.ranks.findIndex((r) => r.id === b.promotion.to) -
@@ -104,7 +102,7 @@ function Wall({ given, ladder }: { given: GivenView[]; ladder: Ladder }) {
     <article className={classes.wall}>
       <h2>Well done</h2>
       <p>
-        {club}, {ladder.name}
+        <ClubMark /> {ladder.name}
       </p>
       <ul>
         {sorted.map((one) => {

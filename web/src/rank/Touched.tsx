@@ -15,6 +15,29 @@ type Props = {
 const named = ({ names, of }: SyllabusLook['touches'][number]) =>
   names.join(', ') + (of > names.length ? ` and ${of - names.length} more` : '');
 
+/** So many are read at a glance. */
+const FIRST = 6;
+
+type LinesProps = { touches: SyllabusLook['touches']; of: number; called: (item: Item) => string };
+
+function Lines({ touches, of, called }: LinesProps) {
+  return (
+    <ul>
+      {touches.map((touch) => (
+        <li key={`${touch.gives} ${touch.item.id}`}>
+          <strong>
+            {touch.of} of {of} {lacks(touch)} {called(touch.item)}
+          </strong>
+          : {named(touch)}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const lacks = ({ of, gives }: SyllabusLook['touches'][number]) =>
+  gives ? (of === 1 ? 'now lacks' : 'now lack') : of === 1 ? 'no longer lacks' : 'no longer lack';
+
 /** Whom a change touches, said before it is kept; what was promoted, marked and decided stays. */
 export function Touched({ rank, look, called, onKeep, onLeave }: Props) {
   return (
@@ -22,16 +45,13 @@ export function Touched({ rank, look, called, onKeep, onLeave }: Props) {
       <h2>
         {look.touched} of {count(look.wearers, 'student', 'students')} on {rank.name} would notice
       </h2>
-      <ul>
-        {look.touches.map((touch) => (
-          <li key={`${touch.gives} ${touch.item.id}`}>
-            <strong>
-              {touch.of} of {look.wearers} {touch.gives ? 'now lack' : 'no longer lack'} {called(touch.item)}
-            </strong>
-            : {named(touch)}
-          </li>
-        ))}
-      </ul>
+      <Lines touches={look.touches.slice(0, FIRST)} of={look.wearers} called={called} />
+      {look.touches.length > FIRST && (
+        <details>
+          <summary>and {count(look.touches.length - FIRST, 'more thing', 'more things')}</summary>
+          <Lines touches={look.touches.slice(FIRST)} of={look.wearers} called={called} />
+        </details>
+      )}
       <p className="quiet">No promotion, mark or decision of the past changes.</p>
       <div className={classes.acts}>
         <Button autoFocus onClick={onKeep}>

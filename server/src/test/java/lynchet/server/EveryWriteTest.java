@@ -89,6 +89,12 @@ class EveryWriteTest {
                     "{\"cycle\":{\"id\":\"hostile\",\"track\":\"throws\",\"from\":\"2026-11-24\",\"minutes\":0,\"themes\":[{\"name\":\"x\","
                             + "\"subjects\":[\"hip-bump-sweep\"]}]},\"ranks\":[\"white\"],\"weeks\":4}"),
             Map.entry("Years", "{\"years\":5}"),
+            Map.entry("ClubName", "{\"name\":\"x\"}"),
+            Map.entry(
+                    "ClubNumbers",
+                    "{\"id\":\"club\",\"juniorsBelow\":16,\"ofAge\":18,\"newWeeks\":13,\"liveWeeks\":4,\"throwMetres\":4,"
+                            + "\"groundMetres\":2.5,\"weightGap\":20,\"juniorLiveGap\":10,\"juniorKg\":4,\"juniorLiveKg\":3,"
+                            + "\"juniorYears\":2,\"fewFalls\":20,\"mostFalls\":60,\"ages\":[{\"hazard\":\"ARM_LOCK\",\"from\":14,\"shownBelow\":17}]}"),
             Map.entry("Opened", "{\"link\":\"x\"}"),
             Map.entry("Chosen", "{\"link\":\"x\",\"password\":\"x\"}"),
             Map.entry("Changed", "{\"old\":\"x\",\"password\":\"x\"}"));

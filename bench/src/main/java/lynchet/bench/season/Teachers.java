@@ -9,8 +9,8 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
-import lynchet.core.mat.ClassSum;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.safety.ClubNumbers;
 import lynchet.core.term.TermPlan;
 import lynchet.core.term.TermQuestion;
 import lynchet.core.term.plan.Asked;
@@ -50,7 +50,7 @@ final class Teachers {
                                 .toList(),
                         season.teaching,
                         season.known::contains,
-                        ClassSum.MOST_FALLS)
+                        ClubNumbers.USUAL.mostFalls())
                 .asked();
     }
 
@@ -131,7 +131,8 @@ final class Teachers {
                             .toList(),
                     Season.MINUTES,
                     Season.FRESH,
-                    List.of());
+                    List.of(),
+                    ClubNumbers.USUAL);
             List<String> chosen = new ArrayList<>();
             Filling filling = new Filling(season, shown, chosen);
             Tonight.of(room, season.teaching).ways().stream()

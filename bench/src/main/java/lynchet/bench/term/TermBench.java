@@ -13,9 +13,9 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import lynchet.core.club.Club;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.mat.ClassSum;
 import lynchet.core.mat.Track;
 import lynchet.core.rank.Ladder;
+import lynchet.core.safety.ClubNumbers;
 import lynchet.core.term.Calendar;
 import lynchet.core.term.Teaching;
 import lynchet.core.term.Term;
@@ -139,7 +139,7 @@ public final class TermBench {
                                 .toList(),
                         teaching,
                         subject -> false,
-                        ClassSum.MOST_FALLS)
+                        ClubNumbers.USUAL.mostFalls())
                 .asked();
     }
 

@@ -257,7 +257,7 @@ public final class ChainCheck {
                 techniques.stream().map(id -> map.technique(id).orElseThrow()).toList();
         return new ChainReport.Taught(
                 TeachingMinutes.toIntroduce(chain, map),
-                all.stream().map(Ages::of).reduce(Ages.ANY, Ages::and),
+                all.stream().map(map.numbers()::ages).reduce(Ages.ANY, Ages::and),
                 all.stream()
                         .flatMap(technique -> technique.receiverFalls().stream())
                         .distinct()

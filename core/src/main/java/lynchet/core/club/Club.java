@@ -20,6 +20,7 @@ import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
 import lynchet.core.round.Round;
 import lynchet.core.rule.Say;
+import lynchet.core.safety.ClubNumbers;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.core.walk.IgnoredGap;
@@ -127,6 +128,11 @@ public final class Club {
     public MapData map() {
         return new MapData(
                 all(Parts.PAIRS), all(Parts.TECHNIQUES), all(Parts.LINKS), all(Parts.REACTIONS), all(Parts.RULESETS));
+    }
+
+    /** The club's own numbers, or the usual ones. */
+    public ClubNumbers numbers() {
+        return all(Parts.NUMBERS).stream().findFirst().orElse(ClubNumbers.USUAL);
     }
 
     public List<Chain> chains() {

@@ -55,6 +55,7 @@ import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.round.Round;
+import lynchet.core.safety.ClubNumbers;
 import lynchet.core.safety.Incident;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
@@ -179,6 +180,9 @@ public final class Parts {
                     "patterns", "pattern", ClassPattern.class, ClassPattern::id, (pattern, to) -> {})
             .pointingAt((pattern, to) -> each(pattern.blocks(), "blocks", (block, at) -> block(block, at, to)))
             .called(ClassPattern::name);
+
+    public static final Part<ClubNumbers> NUMBERS =
+            Part.taught("numbers", "numbers", ClubNumbers.class, ClubNumbers::id, (numbers, to) -> {});
 
     public static final Part<Student> PEOPLE = Part.record("people", "student", Student.class, Student::id)
             .offering((student, to) -> to.offer(STUDENT, student.id()))
@@ -357,6 +361,7 @@ public final class Parts {
             PATTERNS,
             PLANS,
             CYCLES,
+            NUMBERS,
             PEOPLE,
             CLASSES,
             GRADINGS,

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import lynchet.core.card.Technique;
 import lynchet.core.rule.Breach;
+import lynchet.core.safety.ClubNumbers;
 
 /**
  * One immutable, well-formed map: the positions and what can be done from each.
@@ -21,6 +22,7 @@ import lynchet.core.rule.Breach;
 public final class GrapplingMap {
 
     private final MapData data;
+    private final ClubNumbers numbers;
     private final Map<String, Position> positions = new LinkedHashMap<>();
     private final Map<String, PositionPair> pairOf = new HashMap<>();
     private final Map<String, Technique> techniques = new LinkedHashMap<>();
@@ -30,8 +32,9 @@ public final class GrapplingMap {
     private final Map<String, List<Link>> linksFrom = new HashMap<>();
     private final Map<String, List<Reaction>> reactionsTo = new HashMap<>();
 
-    private GrapplingMap(MapData data) {
+    private GrapplingMap(MapData data, ClubNumbers numbers) {
         this.data = data;
+        this.numbers = numbers;
         for (PositionPair pair : data.pairs()) {
             for (Position position : pair.positions()) {
                 positions.put(position.id(), position);
@@ -61,11 +64,25 @@ public final class GrapplingMap {
      * @throws NotWellFormed with every breach, if they do not hold together
      */
     public static GrapplingMap of(MapData data) {
+        return of(data, ClubNumbers.USUAL);
+    }
+
+    /**
+     * The map of these parts in a club with numbers of its own.
+     *
+     * @throws NotWellFormed with every breach, if they do not hold together
+     */
+    public static GrapplingMap of(MapData data, ClubNumbers numbers) {
         List<Breach> breaches = WellFormed.check(data);
         if (!breaches.isEmpty()) {
             throw new NotWellFormed(breaches);
         }
-        return new GrapplingMap(data);
+        return new GrapplingMap(data, numbers);
+    }
+
+    /** The numbers of the club whose map it is. */
+    public ClubNumbers numbers() {
+        return numbers;
     }
 
     public MapData data() {

@@ -20,12 +20,6 @@ import org.jspecify.annotations.Nullable;
  */
 public record ClassSum(List<OfBlock> blocks, int minutes, int changes, int water, double falls) {
 
-    /** At most so many falls a class for juniors, and for everybody in their first three months. */
-    public static final int FEW_FALLS = 20;
-
-    /** At most so many falls a class for everybody else. */
-    public static final int MOST_FALLS = 60;
-
     /** Half a minute from one block to the next. */
     private static final int CHANGE_SECONDS = 30;
 

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param pinned whether a planner leaves it as it is
  * @param handOver what whoever covers needs to know; may be null
  * @param lanes how many pairs have room to throw at once, 0 to 60; 0: all of them
+ * @param fallsReason why a head coach lets there be more falls than usual this once; null: there are not
  */
 public record TrainingClass(
         String id,
@@ -37,7 +38,31 @@ public record TrainingClass(
         @Usual("false") boolean cancelled,
         @Usual("false") boolean pinned,
         @Most(500) @Nullable String handOver,
-        @Usual("0") int lanes) {
+        @Usual("0") int lanes,
+        @Most(200) @Nullable String fallsReason) {
+
+    /** A class within the usual number of falls. */
+    public TrainingClass(
+            String id,
+            LocalDate date,
+            LocalTime start,
+            int minutes,
+            String track,
+            @Nullable String slot,
+            @Nullable String term,
+            @Nullable String group,
+            @Nullable String coach,
+            @Nullable String area,
+            @Nullable String theme,
+            List<Block> blocks,
+            boolean cancelled,
+            boolean pinned,
+            @Nullable String handOver,
+            int lanes) {
+        this(
+                id, date, start, minutes, track, slot, term, group, coach, area, theme, blocks, cancelled, pinned,
+                handOver, lanes, null);
+    }
 
     public TrainingClass {
         Say.id("a class", id);
@@ -59,8 +84,23 @@ public record TrainingClass(
     /** The same class, called off or taking place. */
     public TrainingClass calledOff(boolean isOff) {
         return new TrainingClass(
-                id, date, start, minutes, track, slot, term, group, coach, area, theme, blocks, isOff, pinned, handOver,
-                lanes);
+                id,
+                date,
+                start,
+                minutes,
+                track,
+                slot,
+                term,
+                group,
+                coach,
+                area,
+                theme,
+                blocks,
+                isOff,
+                pinned,
+                handOver,
+                lanes,
+                fallsReason);
     }
 
     /** The same class about something else. */
@@ -81,20 +121,51 @@ public record TrainingClass(
                 cancelled,
                 pinned,
                 handOver,
-                lanes);
+                lanes,
+                fallsReason);
     }
 
-    /** The same class made of other blocks. */
     /** The same class with another coach. */
     public TrainingClass givenBy(@Nullable String other) {
         return new TrainingClass(
-                id, date, start, minutes, track, slot, term, group, other, area, theme, blocks, cancelled, pinned,
-                handOver, lanes);
+                id,
+                date,
+                start,
+                minutes,
+                track,
+                slot,
+                term,
+                group,
+                other,
+                area,
+                theme,
+                blocks,
+                cancelled,
+                pinned,
+                handOver,
+                lanes,
+                fallsReason);
     }
 
+    /** The same class made of other blocks. */
     public TrainingClass withBlocks(List<Block> others) {
         return new TrainingClass(
-                id, date, start, minutes, track, slot, term, group, coach, area, theme, others, cancelled, pinned,
-                handOver, lanes);
+                id,
+                date,
+                start,
+                minutes,
+                track,
+                slot,
+                term,
+                group,
+                coach,
+                area,
+                theme,
+                others,
+                cancelled,
+                pinned,
+                handOver,
+                lanes,
+                fallsReason);
     }
 }

@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import lynchet.core.mat.Leads;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Restriction;
+import lynchet.core.safety.ClubNumbers;
 
 /**
  * What any two of a room cost as a pair, and what stands against them (design: pairs, safety rules). Costs are hundredths;
@@ -18,13 +19,6 @@ import lynchet.core.people.Restriction;
  */
 public final class Couples {
 
-    /** Heavier or lighter by so much of the lighter's weight is too much. */
-    private static final double GAP = 0.2;
-
-    private static final double JUNIOR_LIVE_GAP = 0.1;
-    private static final double JUNIOR_KG = 4;
-    private static final double JUNIOR_LIVE_KG = 3;
-    private static final int JUNIOR_YEARS = 2;
     private static final int LATELY = 3;
     private static final int PREFERRED = 5;
 
@@ -32,20 +26,23 @@ public final class Couples {
     private final Map<String, Integer> places = new HashMap<>();
     private final Work work;
     private final Before before;
+    private final ClubNumbers numbers;
     private final boolean isJuniors;
 
-    /** @param people whoever may be paired, in any order */
-    public Couples(List<Partner> people, Work work, Before before) {
+    /**
+     * @param people whoever may be paired, in any order
+     * @param numbers the club's
+     */
+    public Couples(List<Partner> people, Work work, Before before, ClubNumbers numbers) {
         this.people = people.stream().sorted(Comparator.comparing(Partner::id)).toList();
         this.work = work;
         this.before = before;
+        this.numbers = numbers;
         for (Partner partner : this.people) {
             places.put(partner.id(), places.size());
         }
         long known = people.stream().filter(p -> p.age() != null).count();
-        long young = people.stream()
-                .filter(p -> p.age() != null && p.age() < Partner.ADULT)
-                .count();
+        long young = people.stream().filter(p -> p.isJunior(numbers)).count();
         isJuniors = young * 2 > known;
     }
 
@@ -100,7 +97,7 @@ public final class Couples {
         minded(Restriction.Kind.LIGHT_ONLY, Why.ONE_LIGHT, a, b, why);
         if (work.drills() && (a.skipsLive(work) || b.skipsLive(work))) {
             why.add(Why.ONE_LIVE);
-        } else if (work.live() && (a.days() < Partner.LIVE_DAYS || b.days() < Partner.LIVE_DAYS)) {
+        } else if (work.live() && (a.days() < numbers.liveDays() || b.days() < numbers.liveDays())) {
             why.add(Why.LIVE_EARLY);
         }
         if (before.tonight(one, other) > 0) {
@@ -139,7 +136,7 @@ public final class Couples {
         if (a.ladder() != null && a.ladder().equals(b.ladder())) {
             sum += 3 * Math.max(0, Math.abs(a.place() - b.place()) - 1);
         }
-        if (a.isNew() && b.isNew() && (work.throwing() || work.live())) {
+        if (a.isNew(numbers) && b.isNew(numbers) && (work.throwing() || work.live())) {
             sum += 20;
         }
         int ago = before.ago(one, other);
@@ -174,7 +171,7 @@ public final class Couples {
     }
 
     private boolean isJunior(Partner partner) {
-        return partner.age() == null ? isJuniors : partner.age() < Partner.ADULT;
+        return partner.age() == null ? isJuniors : partner.isJunior(numbers);
     }
 
     private void ages(Partner a, Partner b, Set<Why> why) {
@@ -183,7 +180,7 @@ public final class Couples {
             why.add(Why.AGES);
         } else if (a.age() == null || b.age() == null) {
             why.add(young ? Why.AGE_NEEDED : Why.AGE_UNKNOWN);
-        } else if (young && Math.abs(a.age() - b.age()) > JUNIOR_YEARS) {
+        } else if (young && Math.abs(a.age() - b.age()) > numbers.juniorYears()) {
             why.add(Why.AGES);
         }
     }
@@ -199,14 +196,18 @@ public final class Couples {
         }
         double lighter = Math.min(a.weightKg(), b.weightKg());
         double most = !young
-                ? GAP * lighter
+                ? share(numbers.weightGap(), lighter)
                 : work.live()
-                        ? Math.max(JUNIOR_LIVE_GAP * lighter, JUNIOR_LIVE_KG)
-                        : Math.max(GAP * lighter, JUNIOR_KG);
+                        ? Math.max(share(numbers.juniorLiveGap(), lighter), numbers.juniorLiveKg())
+                        : Math.max(share(numbers.weightGap(), lighter), numbers.juniorKg());
         // A hair's breadth for 20 % that is no round number of grams.
         if (Math.abs(a.weightKg() - b.weightKg()) > most + 1e-9) {
             why.add(young && work.live() ? Why.JUNIOR_WEIGHT : Why.WEIGHT);
         }
+    }
+
+    private static double share(int percent, double of) {
+        return percent * of / 100;
     }
 
     /** A drill that a limit closes needs somebody to do it to; in a round it is minded. */

@@ -13,6 +13,7 @@ import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
+import lynchet.core.safety.ClubNumbers;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -49,15 +50,6 @@ public record Partner(
         Set<String> apart,
         Set<String> prefers) {
 
-    /** Juniors are younger than this. */
-    public static final int ADULT = 16;
-
-    /** Somebody is new for so many days: three months. */
-    public static final int NEW_DAYS = 91;
-
-    /** Before so many days, four weeks, the coach says whether somebody goes live. */
-    public static final int LIVE_DAYS = 28;
-
     /** Somebody credited with so many classes from elsewhere is not new. */
     private static final int PRIOR = 30;
 
@@ -66,9 +58,15 @@ public record Partner(
      *
      * @param ladders those whose ranks count in the class, the first that they stand on is taken
      * @param falls breakfalls that are asked for
+     * @param numbers from which age on somebody is grown up, and for how long they are new
      */
     public static Partner of(
-            Student student, StudentState state, List<Ladder> ladders, LocalDate day, Collection<String> falls) {
+            Student student,
+            StudentState state,
+            List<Ladder> ladders,
+            LocalDate day,
+            Collection<String> falls,
+            ClubNumbers numbers) {
         Optional<Ladder> ladder = ladders.stream()
                 .filter(one -> state.heldOn(one.id()).isPresent())
                 .findFirst();
@@ -80,7 +78,7 @@ public record Partner(
         boolean isGuest = student.guest() != null;
         Integer age = student.ageOn(day).orElse(null);
         Set<String> unseen = falls.stream().filter(state.marks()::isOnlyBrought).collect(Collectors.toSet());
-        boolean isGrownUp = age != null && age >= ADULT;
+        boolean isGrownUp = age != null && age >= numbers.juniorsBelow();
         int since = (int) ChronoUnit.DAYS.between(student.joined(), day);
         return new Partner(
                 student.id(),
@@ -90,7 +88,7 @@ public record Partner(
                 student.lead() == null ? Lead.RIGHT : student.lead(),
                 ladder.map(Ladder::id).orElse(null),
                 place,
-                isGuest ? -1 : student.priorClasses() >= PRIOR ? Math.max(since, NEW_DAYS) : since,
+                isGuest ? -1 : student.priorClasses() >= PRIOR ? Math.max(since, numbers.newDays()) : since,
                 isGuest && student.guest().fallsKnown(),
                 falls.stream()
                         .filter(fall -> state.marks().isSeenHere(fall) || isGrownUp && unseen.contains(fall))
@@ -109,8 +107,13 @@ public record Partner(
         return limits.contains(limit);
     }
 
-    public boolean isNew() {
-        return days < NEW_DAYS;
+    public boolean isNew(ClubNumbers numbers) {
+        return days < numbers.newDays();
+    }
+
+    /** Whether they are known to be a junior. */
+    public boolean isJunior(ClubNumbers numbers) {
+        return age != null && age < numbers.juniorsBelow();
     }
 
     /** Whether they may be thrown as the work asks. */

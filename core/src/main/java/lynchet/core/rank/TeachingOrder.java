@@ -156,7 +156,7 @@ final class TeachingOrder {
 
     /** The youngest who may wear the rank are as old as it asks, or as the ladder does; 0: nobody has said. */
     private Optional<Finding> tooEarly(Technique technique, Standard standard) {
-        Ages ages = Ages.of(technique);
+        Ages ages = map.numbers().ages(technique);
         int youngest = Math.max(ladder.fromAge(), rank.minAge());
         String why;
         int severity = 3;

@@ -30,12 +30,12 @@ public final class Cautions {
         List<Caution> cautions = new ArrayList<>();
         for (Hazard hazard : Hazard.values()) {
             if (technique.hazards().contains(hazard)) {
-                cautions.add(of(hazard));
+                cautions.add(of(hazard, map.numbers()));
             }
         }
         map.data().rulesets().stream()
                 .filter(rules -> rules.allows(technique))
-                .flatMap(rules -> agesUnder(rules, technique).stream())
+                .flatMap(rules -> agesUnder(rules, technique, map.numbers().ages(technique)).stream())
                 .forEach(cautions::add);
         if (!technique.receiverFalls().isEmpty()) {
             List<String> falls = technique.receiverFalls().stream()
@@ -54,10 +54,10 @@ public final class Cautions {
     }
 
     /** Where rules of a bout and these cautions differ in age, the stricter holds; this says which. */
-    private static Optional<Caution> agesUnder(Ruleset rules, Technique technique) {
+    private static Optional<Caution> agesUnder(Ruleset rules, Technique technique, Ages ages) {
         int legal = rules.legalFrom(technique);
-        int live = Ages.of(technique).live();
-        if (legal == 0 || legal == live || Ages.of(technique).never()) {
+        int live = ages.live();
+        if (legal == 0 || legal == live || ages.never()) {
             return Optional.empty();
         }
         String which = legal > live
@@ -66,8 +66,14 @@ public final class Cautions {
         return Optional.of(new Caution("AGES", FORBID, rules.name() + ": " + which));
     }
 
-    /** The rule that a hazard stands for. */
+    /** The rule that a hazard stands for, with the usual numbers. */
     public static Caution of(Hazard hazard) {
+        return of(hazard, ClubNumbers.USUAL);
+    }
+
+    /** The rule that a hazard stands for in a club. */
+    public static Caution of(Hazard hazard, ClubNumbers numbers) {
+        String ages = inWords(numbers.ages(hazard));
         return switch (hazard) {
             case REAR_SIT ->
                 caution(
@@ -82,13 +88,13 @@ public final class Cautions {
                         FORBID,
                         "Below the rank set: no falling with a straight arm locked, no landing on the partner, no back arch.");
             case NECK_CRANK -> caution(hazard, FORBID, "No cranking or twisting of the neck in training, at any age.");
-            case FRONT_CHOKE -> caution(hazard, CAUTION, "Squeeze slowly, no jerk; " + ages(hazard) + ".");
-            case CHOKE -> caution(hazard, CAUTION, "Slowly; " + ages(hazard) + ".");
-            case ARM_LOCK -> caution(hazard, CAUTION, "Straighten slowly; " + ages(hazard) + ".");
-            case SHOULDER_LOCK -> caution(hazard, CAUTION, "Turn the shoulder slowly; " + ages(hazard) + ".");
-            case LEG_LOCK -> caution(hazard, CAUTION, "Straight leg locks by rank; " + ages(hazard) + ".");
+            case FRONT_CHOKE -> caution(hazard, CAUTION, "Squeeze slowly, no jerk; " + ages + ".");
+            case CHOKE -> caution(hazard, CAUTION, "Slowly; " + ages + ".");
+            case ARM_LOCK -> caution(hazard, CAUTION, "Straighten slowly; " + ages + ".");
+            case SHOULDER_LOCK -> caution(hazard, CAUTION, "Turn the shoulder slowly; " + ages + ".");
+            case LEG_LOCK -> caution(hazard, CAUTION, "Straight leg locks by rank; " + ages + ".");
             case TWISTING_LEG_LOCK ->
-                caution(hazard, FORBID, "Twisting leg locks: " + ages(hazard) + " or below the rank set.");
+                caution(hazard, FORBID, "Twisting leg locks: " + ages + " or below the rank set.");
             case LIFTED ->
                 caution(
                         hazard,
@@ -112,8 +118,7 @@ public final class Cautions {
     }
 
     /** The ages of a hazard in words: "not under 13, only shown up to 15". */
-    private static String ages(Hazard hazard) {
-        Ages ages = Ages.of(hazard);
+    private static String inWords(Ages ages) {
         return "not under " + ages.from()
                 + (ages.shownBelow() == 0 ? "" : ", only shown up to " + (ages.shownBelow() - 1));
     }

@@ -13,6 +13,7 @@ import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
 import lynchet.core.rule.Say;
+import lynchet.core.safety.ClubNumbers;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -49,7 +50,6 @@ public record Telling(List<Letter> letters, List<Call> calls, List<Person> unrea
         AFTER_ALL
     }
 
-    private static final int OF_AGE = 18;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
 
     public Telling {
@@ -69,7 +69,13 @@ public record Telling(List<Letter> letters, List<Call> calls, List<Person> unrea
      * @param reason why; may be blank
      */
     public static Telling of(
-            TrainingClass trained, String track, String club, List<Student> people, News news, String reason) {
+            TrainingClass trained,
+            String track,
+            String club,
+            List<Student> people,
+            News news,
+            String reason,
+            ClubNumbers numbers) {
         Map<String, Letter> letters = new LinkedHashMap<>();
         Map<String, Call> calls = new LinkedHashMap<>();
         List<Person> unreached = new ArrayList<>();
@@ -79,7 +85,7 @@ public record Telling(List<Letter> letters, List<Call> calls, List<Person> unrea
                 .sorted(Comparator.comparing(Student::calledBy).thenComparing(Student::id))
                 .forEach(student -> {
                     Person person = new Person(student.id(), student.calledBy());
-                    Way way = way(student, trained.date());
+                    Way way = way(student, trained.date(), numbers);
                     if (way.email() != null) {
                         letters.merge(
                                 way.email().toLowerCase(Locale.ROOT),
@@ -104,12 +110,12 @@ public record Telling(List<Letter> letters, List<Call> calls, List<Person> unrea
     }
 
     /** A child is reached through the guardian, or as somebody of age when no guardian is known. */
-    private static Way way(Student student, LocalDate day) {
+    private static Way way(Student student, LocalDate day, ClubNumbers numbers) {
         Contacts known = student.contacts();
         if (known == null) {
             return new Way(null, null, null);
         }
-        boolean isChild = student.ageOn(day).map(age -> age < OF_AGE).orElse(false);
+        boolean isChild = student.ageOn(day).map(age -> age < numbers.ofAge()).orElse(false);
         Way own = new Way(said(known.email()), said(known.phone()), null);
         Way guardian = new Way(said(known.guardianEmail()), said(known.guardianPhone()), said(known.guardian()));
         Way first = isChild ? guardian : own;

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import lynchet.core.card.Family;
 import lynchet.core.card.Technique;
+import lynchet.core.safety.ClubNumbers;
 import org.junit.jupiter.api.Test;
 
 /** Doses, falls and minutes of a class against worked figures. */
@@ -100,7 +101,7 @@ class ClassSumTest {
                 block("c", Block.Kind.PART_DRILL, 10, "hip-throw", dose(5, Side.LEFT, 0, Dose.Surface.CRASH_MAT, 0, 8)),
                 block("d", Block.Kind.WHOLE_DRILL, 10, "sweep", dose(10, Side.BOTH, 0, null, 0, 6)));
         assertThat(five.blocks()).extracting(ClassSum.OfBlock::falls).containsExactly(0.0, 12.0, 4.0, 2.5, 0.0);
-        assertThat(five.falls()).isEqualTo(18.5).isLessThan(ClassSum.FEW_FALLS);
+        assertThat(five.falls()).isEqualTo(18.5).isLessThan(ClubNumbers.USUAL.fewFalls());
         assertThat(five.blocks().get(0).dose().each())
                 .as("everybody falls at once")
                 .isEqualTo(80);

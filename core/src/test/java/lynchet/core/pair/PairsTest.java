@@ -23,6 +23,7 @@ import lynchet.core.mat.Pairing;
 import lynchet.core.mat.Side;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Restriction.Kind;
+import lynchet.core.safety.ClubNumbers;
 import org.junit.jupiter.api.Test;
 
 /** Pairs against worked figures, all matchings of small rooms, and the safety rules in plain loops over whole evenings. */
@@ -95,7 +96,7 @@ class PairsTest {
     }
 
     private static Couples room(Work work, Before before, Partner... people) {
-        return new Couples(List.of(people), work, before);
+        return new Couples(List.of(people), work, before, ClubNumbers.USUAL);
     }
 
     @Test
@@ -435,7 +436,7 @@ class PairsTest {
                 closing(random),
                 random.nextBoolean() ? Set.of("side-fall") : Set.of(),
                 Leads.values()[random.nextInt(3)]);
-        return new Couples(people, work, Before.NEVER);
+        return new Couples(people, work, Before.NEVER, ClubNumbers.USUAL);
     }
 
     /** Fewest alone and least cost over every way to pair, tried one by one: alone first, then cost. */
@@ -536,7 +537,7 @@ class PairsTest {
             }
             Work work = new Work(
                     random.nextBoolean(), random.nextInt(3) == 0, closing(random), Set.of("side-fall"), Leads.ANY);
-            Couples couples = new Couples(people, work, Before.NEVER);
+            Couples couples = new Couples(people, work, Before.NEVER, ClubNumbers.USUAL);
             List<String> here = new ArrayList<>(people.stream().map(Partner::id).toList());
             here.remove(random.nextInt(here.size()));
             mustBeSound(people, work, Pairs.of(here, couples), here);

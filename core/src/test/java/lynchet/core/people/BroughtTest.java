@@ -26,6 +26,7 @@ import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.Sides;
 import lynchet.core.rank.SyllabusGroup;
+import lynchet.core.safety.ClubNumbers;
 import org.junit.jupiter.api.Test;
 
 class BroughtTest {
@@ -258,7 +259,7 @@ class BroughtTest {
     }
 
     private static Partner partner(StudentState state, LocalDate born) {
-        return Partner.of(person(born), state, List.of(), DAY, Set.of("side-fall", "back-fall"));
+        return Partner.of(person(born), state, List.of(), DAY, Set.of("side-fall", "back-fall"), ClubNumbers.USUAL);
     }
 
     private static Student person(LocalDate born) {

@@ -8,6 +8,7 @@ import java.util.List;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
+import lynchet.core.safety.ClubNumbers;
 import org.junit.jupiter.api.Test;
 
 /** Tuesday 3 March 2026, Juniors at five: who is told that it is called off. */
@@ -74,7 +75,13 @@ class TellingTest {
 
     private static Telling told(Student... people) {
         return Telling.of(
-                JUNIORS, "Juniors", "Mill Lane", List.of(people), Telling.News.CALLED_OFF, "The coach is ill.");
+                JUNIORS,
+                "Juniors",
+                "Mill Lane",
+                List.of(people),
+                Telling.News.CALLED_OFF,
+                "The coach is ill.",
+                ClubNumbers.USUAL);
     }
 
     @Test
@@ -133,7 +140,8 @@ class TellingTest {
                 "Mill Lane",
                 List.of(student("Ada", 30, own(null, "ada@mail.example"))),
                 Telling.News.AFTER_ALL,
-                "");
+                "",
+                ClubNumbers.USUAL);
         assertThat(told.letters().get(0).text())
                 .startsWith("Hello,\n\nJuniors on Tuesday 3 March at 17:00 takes place after all.\n\nThis is for Ada.");
     }

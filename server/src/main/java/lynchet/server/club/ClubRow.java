@@ -22,6 +22,8 @@ class ClubRow {
 
     private Integer keepYears;
 
+    private byte[] badge;
+
     protected ClubRow() {}
 
     ClubRow(String name) {
@@ -52,6 +54,15 @@ class ClubRow {
 
     void keepYears(Integer years) {
         keepYears = years;
+    }
+
+    /** The badge as PNG; null: there is none. */
+    byte[] badge() {
+        return badge;
+    }
+
+    void badge(byte[] png) {
+        badge = png;
     }
 
     /** Whether the state of every student has been folded since the records came in. */

@@ -2,6 +2,7 @@ package lynchet.server.club;
 
 import jakarta.persistence.EntityManager;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,6 +25,19 @@ public class ClubSettings {
     @Transactional
     public void rename(String name) {
         made().rename(name);
+        entities.flush();
+    }
+
+    /** The club's badge as PNG. */
+    @Transactional(readOnly = true)
+    public Optional<byte[]> badge() {
+        return row().map(ClubRow::badge);
+    }
+
+    /** @param png null: it has none any more */
+    @Transactional
+    public void badge(byte @Nullable [] png) {
+        made().badge(png);
         entities.flush();
     }
 

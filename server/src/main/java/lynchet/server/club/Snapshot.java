@@ -21,6 +21,7 @@ import lynchet.core.map.Stage;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rule.Breach;
+import lynchet.core.safety.ClubNumbers;
 import lynchet.core.term.Calendar;
 import lynchet.core.term.PlannedClasses;
 import lynchet.core.term.Teaching;
@@ -47,7 +48,7 @@ public final class Snapshot {
 
     Snapshot(Club taught, long revision) {
         this.taught = taught;
-        this.map = GrapplingMap.of(taught.map());
+        this.map = GrapplingMap.of(taught.map(), taught.numbers());
         this.revision = revision;
         this.chainNames =
                 taught.chains().stream().collect(Collectors.toMap(Chain::id, Chain::name, (one, other) -> one));
@@ -67,6 +68,11 @@ public final class Snapshot {
 
     public GrapplingMap map() {
         return map;
+    }
+
+    /** The club's own numbers, or the usual ones. */
+    public ClubNumbers numbers() {
+        return map.numbers();
     }
 
     /** Names of chains by id. */

@@ -33,7 +33,7 @@ class EditController {
 
     /** The kinds that the map's history tells about; nobody's records are among them. */
     private static final Set<String> TOLD =
-            Set.of("pair", "technique", "link", "reaction", "ruleset", "chain", "syllabus", "ladder");
+            Set.of("pair", "technique", "link", "reaction", "ruleset", "chain", "syllabus", "ladder", "numbers");
 
     private static final int MOST_OF_ONE = 100;
 

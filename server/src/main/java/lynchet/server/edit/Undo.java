@@ -43,6 +43,7 @@ final class Undo implements Club.Change {
             "pattern",
             "plan",
             "cycle",
+            "numbers",
             "ask",
             "credit",
             "brought",

@@ -3,6 +3,7 @@ package lynchet.server.house;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import lynchet.core.rule.Most;
@@ -10,6 +11,7 @@ import lynchet.core.safety.Cautions;
 import lynchet.server.club.ClubSettings;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Sha256;
 import lynchet.starter.StarterChoice;
 import lynchet.starter.demo.DemoClub;
 import org.jspecify.annotations.Nullable;
@@ -78,10 +80,15 @@ class SessionController {
 
     record Session(String name, Role role, String club) {}
 
-    /** Who is signed in, or null; and what the sign-in page needs to know. */
+    /**
+     * Who is signed in, or null; and what the sign-in page needs to know.
+     *
+     * @param badge changes when the badge does; null: the club has none
+     */
     record Welcome(
             @Nullable Session session,
             String club,
+            @Nullable String badge,
             boolean first,
             List<String> demoAccounts,
             @Nullable String demoPassword,
@@ -102,6 +109,9 @@ class SessionController {
         return new Welcome(
                 authentication == null ? null : session(authentication),
                 club.name(),
+                club.badge()
+                        .map(png -> HexFormat.of().formatHex(Sha256.of(png)).substring(0, 12))
+                        .orElse(null),
                 accounts.firstCode().isPresent(),
                 demo ? List.of("head", "coach", "viewer") : List.of(),
                 demo ? DemoClub.PASSWORD : null,

@@ -24,6 +24,7 @@ import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Refusal;
 import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -47,6 +48,7 @@ class MatController {
     private final RecordStore records;
     private final TakenOut gone;
     private final StartStore starts;
+    private final FallCap falls;
     private final Taught taught;
     private final Durable durable;
     private final Clock clock;
@@ -56,6 +58,7 @@ class MatController {
             RecordStore records,
             TakenOut gone,
             StartStore starts,
+            FallCap falls,
             Taught taught,
             Durable durable,
             Clock clock) {
@@ -63,6 +66,7 @@ class MatController {
         this.records = records;
         this.gone = gone;
         this.starts = starts;
+        this.falls = falls;
         this.taught = taught;
         this.durable = durable;
         this.clock = clock;
@@ -155,7 +159,7 @@ class MatController {
      * What a class adds up to.
      *
      * @param left minutes that nothing fills, with changes between blocks and water in the sum; below 0 it is over
-     * @param fewFalls most falls for juniors, and for everybody in their first three months
+     * @param fewFalls most falls for juniors, and for everybody who is new
      * @param mostFalls most falls for everybody else
      */
     record Summed(ClassSum sum, int left, int fewFalls, int mostFalls) {}
@@ -168,18 +172,26 @@ class MatController {
         GrapplingMap map = now.map();
         ClassSum sum =
                 ClassSum.of(training, map::technique, chain -> now.chain(chain).falls(map));
-        return new Summed(sum, sum.left(training.minutes()), ClassSum.FEW_FALLS, ClassSum.MOST_FALLS);
+        return new Summed(
+                sum,
+                sum.left(training.minutes()),
+                now.numbers().fewFalls(),
+                now.numbers().mostFalls());
     }
 
     @PutMapping("/classes/{id}")
     ResponseEntity<TrainingClass> change(
             @PathVariable String id,
             @RequestHeader(name = "If-Match", required = false) String tag,
-            @RequestBody TrainingClass training) {
+            @RequestBody TrainingClass training,
+            Authentication who) {
         if (!id.equals(training.id())) {
             throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
         }
-        return ETags.tagged(durable.write(() -> records.put(training, tag)));
+        return ETags.tagged(durable.write(() -> {
+            falls.check(training, records.found(id).orElse(null), taught.now(), who);
+            return records.put(training, tag);
+        }));
     }
 
     @PostMapping("/attendance")

@@ -125,9 +125,13 @@ public class RecordStore {
     /** The class as it is kept, or as the calendar gives it. */
     @Transactional(readOnly = true)
     public TrainingClass trained(String id) {
-        return classes.find(id)
-                .or(() -> taught.now().calendar().find(id))
-                .orElseThrow(() -> Refusal.missing("class", id));
+        return found(id).orElseThrow(() -> Refusal.missing("class", id));
+    }
+
+    /** The same, or nothing where there is no such class yet. */
+    @Transactional(readOnly = true)
+    public Optional<TrainingClass> found(String id) {
+        return classes.find(id).or(() -> taught.now().calendar().find(id));
     }
 
     /** The class, locked; one that a slot gives is kept from now on. */

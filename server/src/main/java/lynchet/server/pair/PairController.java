@@ -122,7 +122,7 @@ class PairController {
      * @param throwing blocks of the class in which somebody is thrown: they want room
      * @param lifts what lifts each reason for which two are not paired
      * @param lacks breakfalls that this asks for and somebody has not passed, by id of those of whom it is true
-     * @param juniors those younger than {@link Partner#ADULT}, and those of unknown age
+     * @param juniors juniors by the numbers of the club, and those of unknown age
      */
     record Room(
             @Nullable String block,
@@ -157,7 +157,7 @@ class PairController {
                 .filter(one -> without == null || !without.contains(one))
                 .toList();
         List<Partner> partners = partners(roomOf(training, here), training, now, work);
-        Couples couples = new Couples(partners, work, before(training));
+        Couples couples = new Couples(partners, work, before(training), now.numbers());
         return new Room(
                 block,
                 couples.people().stream().map(Partner::id).toList(),
@@ -174,7 +174,7 @@ class PairController {
                 lifts(),
                 lacks(partners, work, now),
                 partners.stream()
-                        .filter(one -> one.age() == null || one.age() < Partner.ADULT)
+                        .filter(one -> one.age() == null || one.isJunior(now.numbers()))
                         .map(Partner::id)
                         .toList());
     }
@@ -240,7 +240,8 @@ class PairController {
                         stand.getOrDefault(student.id(), StudentState.empty()),
                         ladders,
                         training.date(),
-                        work.falls()))
+                        work.falls(),
+                        now.numbers()))
                 .toList();
     }
 
@@ -325,7 +326,8 @@ class PairController {
         List<String> all =
                 fresh.stream().flatMap(group -> group.people().stream()).toList();
         List<Student> who = List.copyOf(stores.of(Parts.PEOPLE).find(all).values());
-        Couples couples = new Couples(partners(who, training, now, work), work, new Before(training.id(), List.of()));
+        Couples couples = new Couples(
+                partners(who, training, now, work), work, new Before(training.id(), List.of()), now.numbers());
         for (Pairing.Together group : fresh) {
             couples.barred(group.people()).ifPresent(barred -> {
                 throw Refusal.bad(

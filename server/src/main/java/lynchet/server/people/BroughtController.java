@@ -8,7 +8,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import lynchet.core.card.Technique;
 import lynchet.core.club.Parts;
-import lynchet.core.pair.Partner;
 import lynchet.core.people.Brought;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Student;
@@ -157,7 +156,7 @@ class BroughtController {
     /**
      * Somebody who came with falls that nobody here has seen.
      *
-     * @param junior whether they are younger than {@link Partner#ADULT} or their age is not known: they are not thrown at
+     * @param junior whether they are a junior or their age is not known: they are not thrown at
      *     all before
      */
     record Unseen(String student, String name, boolean junior, List<UnseenFall> falls) {}
@@ -202,7 +201,7 @@ class BroughtController {
                 student.id(),
                 student.name(),
                 student.ageOn(people.today())
-                        .filter(age -> age >= Partner.ADULT)
+                        .filter(age -> age >= now.numbers().juniorsBelow())
                         .isEmpty(),
                 state.unseenFalls().stream()
                         .map(fall -> new UnseenFall(

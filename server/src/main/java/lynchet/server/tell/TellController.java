@@ -76,7 +76,14 @@ class TellController {
                 .map(Track::name)
                 .findFirst()
                 .orElse(trained.track());
-        return Telling.of(trained, track, club.name(), people.onTrack(trained.track()), news.news(), news.reason());
+        return Telling.of(
+                trained,
+                track,
+                club.name(),
+                people.onTrack(trained.track()),
+                news.news(),
+                news.reason(),
+                club.numbers());
     }
 
     /** Calls a class off, or takes that back, and writes the letters; told again, the letters are written again. */

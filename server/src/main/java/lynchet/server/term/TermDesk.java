@@ -19,12 +19,12 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import lynchet.core.club.Parts;
-import lynchet.core.mat.ClassSum;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.safety.Ages;
+import lynchet.core.safety.ClubNumbers;
 import lynchet.core.term.ExpectedRecall;
 import lynchet.core.term.Exposure;
 import lynchet.core.term.PlannedClasses;
@@ -49,7 +49,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class TermDesk {
 
-    private static final int ADULT = 16;
     private static final int WEEKS_LOOKED_BACK = 8;
     private static final int MOST_COUNTED = 80;
     private static final double USUAL = 0.6;
@@ -75,6 +74,7 @@ class TermDesk {
      *
      * @param people of the track who have come in the last weeks, or who have joined since
      * @param weeks how much those come, by person and weekly time
+     * @param numbers the club's own
      */
     record Opened(
             TermPlan plan,
@@ -85,7 +85,8 @@ class TermDesk {
             List<Student> people,
             Map<String, StudentState> states,
             Map<String, Map<String, Double>> weeks,
-            LocalDate today) {
+            LocalDate today,
+            ClubNumbers numbers) {
 
         /** The people as the field counts them; of a large track every so many-th, which is as good for a mean. */
         List<ExpectedRecall.Learner> learners(String subject) {
@@ -103,9 +104,10 @@ class TermDesk {
 
         /** How many of them are younger than a goal is for. */
         long tooYoung(TermPlan.Goal goal) {
-            int from = teaching.technique(goal).map(Ages::of).map(Ages::from).orElse(0);
+            int from =
+                    teaching.technique(goal).map(numbers::ages).map(Ages::from).orElse(0);
             return people.stream()
-                    .filter(student -> student.ageOn(today).orElse(ADULT) < from)
+                    .filter(student -> student.ageOn(today).orElse(numbers.juniorsBelow()) < from)
                     .count();
         }
     }
@@ -175,7 +177,8 @@ class TermDesk {
                 coming,
                 stand,
                 weeks,
-                today);
+                today,
+                now.numbers());
     }
 
     private static List<String> subjects(TermPlan plan) {
@@ -360,11 +363,14 @@ class TermDesk {
         return mostFalls(onTrack, today);
     }
 
-    private static double mostFalls(List<Student> coming, LocalDate today) {
+    private double mostFalls(List<Student> coming, LocalDate today) {
+        ClubNumbers numbers = taught.now().numbers();
         long young = coming.stream()
-                .filter(student -> student.ageOn(today).orElse(ADULT) < ADULT)
+                .filter(student -> student.ageOn(today)
+                        .filter(age -> age < numbers.juniorsBelow())
+                        .isPresent())
                 .count();
-        return young * 2 > coming.size() ? ClassSum.FEW_FALLS : ClassSum.MOST_FALLS;
+        return young * 2 > coming.size() ? numbers.fewFalls() : numbers.mostFalls();
     }
 
     LocalDate today() {

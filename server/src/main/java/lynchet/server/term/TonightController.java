@@ -71,7 +71,8 @@ class TonightController {
                         now.ladders(),
                         training.track(),
                         training.date(),
-                        falls))
+                        falls,
+                        now.numbers()))
                 .toList();
         TermPlan plan = now.taught().all(Parts.PLANS).stream()
                 .filter(one ->
@@ -84,7 +85,8 @@ class TonightController {
                 here,
                 minutes,
                 plan == null ? FRESH : plan.fresh(),
-                plan == null ? now.cycled().themeOf(training) : plan.goals());
+                plan == null ? now.cycled().themeOf(training) : plan.goals(),
+                now.numbers());
         int ranked = (int)
                 here.stream().filter(one -> !one.asked().lines().isEmpty()).count();
         return new Evening(here.size(), ranked, minutes, Tonight.of(room, now.teaching()));

@@ -38,6 +38,7 @@ import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
+import lynchet.core.safety.ClubNumbers;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.starter.StarterLibrary;
@@ -230,9 +231,16 @@ public final class DemoClub {
                 .forEach(c -> {
                     Set<String> here = attended.getOrDefault(c.id(), Set.of());
                     List<Partner> partners = here.stream()
-                            .map(id -> Partner.of(byId.get(id), StudentState.empty(), List.of(), c.date(), Set.of()))
+                            .map(id -> Partner.of(
+                                    byId.get(id),
+                                    StudentState.empty(),
+                                    List.of(),
+                                    c.date(),
+                                    Set.of(),
+                                    ClubNumbers.USUAL))
                             .toList();
-                    Pairs pairs = Pairs.of(here, new Couples(partners, Work.EASY, new Before(c.id(), made)));
+                    Pairs pairs = Pairs.of(
+                            here, new Couples(partners, Work.EASY, new Before(c.id(), made), ClubNumbers.USUAL));
                     if (!pairs.groups().isEmpty()) {
                         List<Pairing.Together> groups = pairs.groups().stream()
                                 .map(Pairing.Together::new)

@@ -10,10 +10,10 @@ import java.util.Set;
 import java.util.stream.Stream;
 import lynchet.core.chain.Chain;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.mat.ClassSum;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.safety.ClubNumbers;
 import lynchet.core.term.Calendar;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Teaching;
@@ -88,7 +88,7 @@ final class DemoTerm {
                             held,
                             teaching,
                             usual::contains,
-                            track.equals("juniors") ? ClassSum.FEW_FALLS : ClassSum.MOST_FALLS);
+                            track.equals("juniors") ? ClubNumbers.USUAL.fewFalls() : ClubNumbers.USUAL.mostFalls());
                     return question.answered(Planner.quickly(question.asked()));
                 })
                 .toList();

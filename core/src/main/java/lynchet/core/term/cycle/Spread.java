@@ -3,15 +3,21 @@ package lynchet.core.term.cycle;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import lynchet.core.card.Family;
 import lynchet.core.map.Position;
 import lynchet.core.term.Teaching;
 import lynchet.core.term.cycle.ThemeCycle.Theme;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Lays what is to be learned into theme weeks: what builds on each other in one week, what begins in one position
@@ -174,24 +180,61 @@ public final class Spread {
         return teaching.place(teaching.goal(subject)).map(Position::name).orElse(ALONE);
     }
 
-    /** After the position in which most of it begins, or the two; the second of a name gets a number. */
+    /** As a coach would announce it: "Sweeps from closed guard"; the second of a name says what it begins with. */
     private String name(List<String> week, Map<String, Integer> named) {
-        Map<String, Integer> places = new LinkedHashMap<>();
-        week.forEach(one -> places.merge(place(one), 1, Integer::sum));
-        List<String> most = places.entrySet().stream()
-                .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
-                .map(Map.Entry::getKey)
-                .toList();
-        boolean isOne = most.size() == 1 || 2 * places.get(most.get(0)) > week.size();
-        String name = isOne ? most.get(0) : both(most.get(0), most.get(1));
-        int nth = named.merge(name, 1, Integer::sum);
-        String full = nth == 1 ? name : name + " " + nth;
+        String place = stem(week);
+        String name = most(week).map(family -> announced(family, place)).orElse(place == null ? places(week) : place);
+        boolean isAgain = named.merge(name, 1, Integer::sum) > 1;
+        String full = isAgain ? name + ": " + teaching.name(teaching.goal(week.get(0))) : name;
         return full.substring(0, Math.min(NAME, full.length()));
     }
 
-    /** Two positions in a name; of the two sides of one, what they have in common. */
-    private static String both(String one, String other) {
-        String side = one.split(", ")[0];
-        return side.equals(other.split(", ")[0]) ? side : one + " and " + other;
+    /** What most of the week's techniques are; empty where they are of several kinds. */
+    private Optional<Family> most(List<String> week) {
+        Map<Family, Integer> families = new EnumMap<>(Family.class);
+        week.stream()
+                .flatMap(one -> teaching.technique(teaching.goal(one)).stream())
+                .forEach(technique -> families.merge(technique.family(), 1, Integer::sum));
+        return families.entrySet().stream()
+                .filter(entry -> 2 * entry.getValue() > week.size())
+                .map(Map.Entry::getKey)
+                .findFirst();
+    }
+
+    /** The position in which most of the week begins, without its side; null where it is several. */
+    private @Nullable String stem(List<String> week) {
+        Map<String, Integer> places = new LinkedHashMap<>();
+        week.forEach(one -> places.merge(place(one).split(", ")[0], 1, Integer::sum));
+        return places.entrySet().stream()
+                .filter(entry -> 2 * entry.getValue() > week.size())
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElse(null);
+    }
+
+    private String places(List<String> week) {
+        return week.stream()
+                .map(one -> place(one).split(", ")[0])
+                .distinct()
+                .limit(2)
+                .collect(Collectors.joining(" and "));
+    }
+
+    private static String announced(Family family, @Nullable String place) {
+        String at = place == null ? "" : place.toLowerCase(Locale.ROOT);
+        return switch (family) {
+            case BREAKFALL -> "Falls";
+            case MOVEMENT -> "Movement";
+            case GRIP -> "Grips";
+            case THROW -> "Throws";
+            case TAKEDOWN -> "Takedowns";
+            case TURNOVER -> "Turning them over";
+            case PASS -> place == null ? "Passing" : "Passing " + at;
+            case SWEEP -> place == null ? "Sweeps" : "Sweeps from " + at;
+            case ESCAPE -> place == null ? "Getting out" : "Getting out of " + at;
+            case PIN -> place == null ? "Holding" : "Holding " + at;
+            case TRANSITION -> place == null ? "Moving on" : "Moving on from " + at;
+            case SUBMISSION -> place == null ? "Finishes" : "Finishes from " + at;
+        };
     }
 }

@@ -11,6 +11,7 @@ import lynchet.core.people.Fading;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
+import lynchet.core.safety.ClubNumbers;
 import lynchet.core.term.AskedOf;
 
 /**
@@ -36,14 +37,15 @@ public record Here(String called, Partner body, AskedOf asked, Map<String, Fadin
             List<Ladder> ladders,
             String track,
             LocalDate day,
-            Collection<String> falls) {
+            Collection<String> falls,
+            ClubNumbers numbers) {
         Map<String, Fading> memory = new HashMap<>();
         state.remembered().forEach(subject -> state.on(subject, null).ifPresent(fading -> memory.put(subject, fading)));
         Set<String> met = new java.util.HashSet<>(memory.keySet());
         met.addAll(state.marks().subjects());
         return new Here(
                 student.calledBy(),
-                Partner.of(student, state, ladders, day, falls),
+                Partner.of(student, state, ladders, day, falls, numbers),
                 AskedOf.of(student, state, ladders, track, day),
                 memory,
                 met);

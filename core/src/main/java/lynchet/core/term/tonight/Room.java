@@ -1,9 +1,8 @@
 package lynchet.core.term.tonight;
 
 import java.util.List;
-import lynchet.core.mat.ClassSum;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.pair.Partner;
+import lynchet.core.safety.ClubNumbers;
 import lynchet.core.term.TermPlan;
 
 /**
@@ -12,9 +11,16 @@ import lynchet.core.term.TermPlan;
  * @param here in order of id
  * @param minutes of technique that the class bears
  * @param fresh new items that it bears
+ * @param numbers the club's
  * @param planned what the track is to learn this term, whatever the ranks ask
  */
-public record Room(TrainingClass training, List<Here> here, int minutes, int fresh, List<TermPlan.Goal> planned) {
+public record Room(
+        TrainingClass training,
+        List<Here> here,
+        int minutes,
+        int fresh,
+        List<TermPlan.Goal> planned,
+        ClubNumbers numbers) {
 
     public Room {
         here = here.stream()
@@ -28,9 +34,7 @@ public record Room(TrainingClass training, List<Here> here, int minutes, int fre
 
     /** Falls that everybody here bears: few where anybody is a junior or new, for all of them drill the same. */
     int mostFalls() {
-        boolean isCareful = here.stream()
-                .map(Here::body)
-                .anyMatch(one -> one.isNew() || (one.age() != null && one.age() < Partner.ADULT));
-        return isCareful ? ClassSum.FEW_FALLS : ClassSum.MOST_FALLS;
+        boolean isCareful = here.stream().map(Here::body).anyMatch(one -> one.isNew(numbers) || one.isJunior(numbers));
+        return isCareful ? numbers.fewFalls() : numbers.mostFalls();
     }
 }

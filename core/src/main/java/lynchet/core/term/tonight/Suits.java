@@ -9,12 +9,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import lynchet.core.pair.Partner;
 import lynchet.core.pair.Work;
 import lynchet.core.people.Fading;
 import lynchet.core.people.Restriction;
 import lynchet.core.rule.Say;
 import lynchet.core.safety.Ages;
+import lynchet.core.safety.ClubNumbers;
 import lynchet.core.term.Teaching;
 import lynchet.core.term.TermPlan;
 import lynchet.core.term.Wanted;
@@ -32,6 +32,7 @@ final class Suits {
     private final List<Here> here;
     private final LocalDate day;
     private final Teaching teaching;
+    private final ClubNumbers numbers;
     private final int unknown;
 
     Suits(Room room, Teaching teaching) {
@@ -39,7 +40,8 @@ final class Suits {
         this.here = room.here();
         this.day = room.training().date();
         this.teaching = teaching;
-        this.unknown = unknown(here);
+        this.numbers = room.numbers();
+        this.unknown = unknown();
     }
 
     /** What something adds up to; its {@code left} says why it is not for tonight. */
@@ -116,7 +118,7 @@ final class Suits {
     }
 
     private Optional<String> young(TermPlan.Goal goal, List<String> notes) {
-        Ages ages = teaching.techniques(goal).stream().map(Ages::of).reduce(Ages.ANY, Ages::and);
+        Ages ages = teaching.techniques(goal).stream().map(numbers::ages).reduce(Ages.ANY, Ages::and);
         if (ages.never()) {
             return Optional.of("It is not trained.");
         }
@@ -138,14 +140,14 @@ final class Suits {
         return age == null ? unknown : age;
     }
 
-    private static int unknown(List<Here> here) {
+    private int unknown() {
         List<Integer> known = here.stream()
                 .map(one -> one.body().age())
                 .filter(age -> age != null)
                 .sorted()
                 .toList();
-        long young = known.stream().filter(age -> age < Partner.ADULT).count();
-        return 2 * young > known.size() ? known.get(0) : Partner.ADULT;
+        long young = known.stream().filter(age -> age < numbers.juniorsBelow()).count();
+        return 2 * young > known.size() ? known.get(0) : numbers.juniorsBelow();
     }
 
     private Optional<String> above(TermPlan.Goal goal, List<String> notes) {

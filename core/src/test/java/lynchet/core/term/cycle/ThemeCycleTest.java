@@ -244,7 +244,8 @@ class ThemeCycleTest {
                 .hasSize(2);
         assertThat(Spread.of(all, 3, List.of(60), teaching))
                 .extracting(week -> week.name() + " " + week.subjects())
-                .containsExactly("grips [throw]", "guard [a, b, c, d]", "mount [e, f, g, h]");
+                .containsExactly(
+                        "Throws [throw]", "Getting out of guard [a, b, c, d]", "Getting out of mount [e, f, g, h]");
         assertThat(Spread.of(all, 52, List.of(60), teaching))
                 .as("no empty weeks; what builds on each other stays together")
                 .hasSize(8)

@@ -22,6 +22,7 @@ import lynchet.core.pair.Partner;
 import lynchet.core.people.Fading;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Restriction;
+import lynchet.core.safety.ClubNumbers;
 import lynchet.core.term.AskedOf;
 import lynchet.core.term.Teaching;
 import lynchet.core.term.TermPlan;
@@ -137,7 +138,7 @@ class TonightTest {
                     n < 2 ? Map.of() : met("escape", n < 7 ? 20 : 9, 4),
                     Set.of("side-fall")));
         }
-        Tonight tonight = Tonight.of(new Room(training(4), here, 45, 2, List.of()), teaching);
+        Tonight tonight = Tonight.of(new Room(training(4), here, 45, 2, List.of(), ClubNumbers.USUAL), teaching);
         Way best = tonight.ways().get(0);
         assertThat(best.lines())
                 .extracting(Way.Suggested::sentence)
@@ -158,7 +159,7 @@ class TonightTest {
     }
 
     private Tonight of(List<Here> here) {
-        return Tonight.of(new Room(training(0), here, 45, 2, List.of()), teaching);
+        return Tonight.of(new Room(training(0), here, 45, 2, List.of(), ClubNumbers.USUAL), teaching);
     }
 
     private static List<Here> four(Set<String> lacks, Map<String, Fading> memory) {
@@ -243,11 +244,17 @@ class TonightTest {
     @Test
     void thePlanIsProposedWhereNoRankAsks() {
         List<Here> here = four(Set.of(), met("sweep", 10, 2));
-        Room room = new Room(training(0), here, 45, 2, List.of(new TermPlan.Goal("sweep", null, true, null, true)));
+        Room room = new Room(
+                training(0),
+                here,
+                45,
+                2,
+                List.of(new TermPlan.Goal("sweep", null, true, null, true)),
+                ClubNumbers.USUAL);
         Way.Suggested line = Tonight.of(room, teaching).ways().get(0).lines().get(0);
         assertThat(line.sentence()).isEqualTo("sweep: in the term's plan; 10 min.");
         assertThat(line.weight()).isEqualTo(4 * 0.25);
-        Room nobody = new Room(training(0), List.of(), 45, 2, room.planned());
+        Room nobody = new Room(training(0), List.of(), 45, 2, room.planned(), ClubNumbers.USUAL);
         assertThat(Tonight.of(nobody, teaching).ways()).isEmpty();
     }
 

@@ -60,6 +60,7 @@ const LettersRoom = lazy(() => import('./house/LettersRoom').then((m) => ({ defa
 const TabletsRoom = lazy(() => import('./house/TabletsRoom').then((m) => ({ default: m.TabletsRoom })));
 const CopiesRoom = lazy(() => import('./house/CopiesRoom').then((m) => ({ default: m.CopiesRoom })));
 const NumbersRoom = lazy(() => import('./house/NumbersRoom').then((m) => ({ default: m.NumbersRoom })));
+const RulesRoom = lazy(() => import('./rules/RulesRoom').then((m) => ({ default: m.RulesRoom })));
 const LibraryRoom = lazy(() => import('./house/LibraryRoom').then((m) => ({ default: m.LibraryRoom })));
 
 export function App() {
@@ -144,6 +145,8 @@ export function App() {
                 <Route path="tablets" element={<TabletsRoom />} />
                 <Route path="letters" element={<LettersRoom />} />
                 <Route path="numbers" element={<NumbersRoom />} />
+                <Route path="rules" element={<RulesRoom />} />
+                <Route path="rules/:rules" element={<RulesRoom />} />
                 <Route path="copies" element={<CopiesRoom />} />
                 <Route path="exchange" element={<ExchangeRoom />} />
                 <Route path="library" element={<LibraryRoom />} />

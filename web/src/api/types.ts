@@ -145,6 +145,7 @@ export type Done = S['Done'];
 export type SyllabusLook = S['Look'];
 export type Numbers = S['Numbers'];
 export type ClubNumbers = S['ClubNumbers'];
+export type RulesChange = S['RulesChange'];
 export type WayBackOf = S['WayBackOf'];
 export type Merged = S['Merged'];
 export type IgnoredGap = S['IgnoredGap'];

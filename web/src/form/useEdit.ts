@@ -27,6 +27,7 @@ export const PLACES = {
   techniques: { path: '/map/techniques', kind: 'technique', shows: MAP },
   links: { path: '/map/links', kind: 'link', shows: MAP },
   reactions: { path: '/map/reactions', kind: 'reaction', shows: MAP },
+  rulesets: { path: '/map/rulesets', kind: 'ruleset', shows: MAP },
   ladders: { path: '/ladders', kind: 'ladder', shows: ['ladders', 'people', 'board', 'map', 'plans'] },
   tracks: {
     path: '/tracks',

@@ -14,6 +14,7 @@ export function HousePage() {
       : [
           { to: '/house/letters', label: 'Letters' },
           { to: '/house/numbers', label: 'Safety numbers' },
+          { to: '/house/rules', label: 'Rules of bouts' },
         ]),
     ...(session.data?.role === 'HEAD'
       ? [

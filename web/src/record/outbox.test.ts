@@ -56,6 +56,24 @@ describe('the outbox', () => {
     expect(box.all()).toEqual([]);
   });
 
+  it('takes back what waits, with what needs it, and nobody is told', async () => {
+    answer = refuse(0, 'no server');
+    const box = open();
+    await box.signedInAs('coach');
+    await box.record(attend('a1'), 'Ana is here');
+    await box.record(leave('a1'), 'Ana is not here', 'a1');
+    await box.record(mark('m1'), 'Ana: pass');
+    await box.flush();
+    const first = box.all()[0].place as number;
+    await box.withdraw(first);
+    await box.withdraw(first);
+    expect(box.all().map((one) => one.says)).toEqual(['Ana: pass']);
+    answer = fine;
+    asked = [];
+    await box.flush();
+    expect(asked).toEqual(['POST /marks m1']);
+  });
+
   it('keeps what it could not send over a reload, and sends it in the old order', async () => {
     answer = refuse(0, 'no server');
     const before = open();

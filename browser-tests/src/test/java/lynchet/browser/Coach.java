@@ -44,6 +44,11 @@ final class Coach implements AutoCloseable {
 
     private static final Path AXE = Path.of("../web/node_modules/axe-core/axe.min.js");
 
+    /** What Enter would take of what a field offers. */
+    private static final String LIT = "[role=option][data-combobox-selected]";
+
+    private static final int MOST_OFFERED = 40;
+
     private final ChromeDriver driver;
     private final With with;
     private final String base;
@@ -317,7 +322,31 @@ final class Coach implements AutoCloseable {
         presses += 3;
         field.sendKeys(text);
         see("div[@role='option']", wanted);
-        field.sendKeys(Keys.ARROW_DOWN, Keys.ENTER);
+        if (count(LIT) == 0) { // what takes any text lights nothing by itself
+            field.sendKeys(Keys.ARROW_DOWN);
+        }
+        field.sendKeys(Keys.ENTER);
+    }
+
+    /** Takes one of the few things that a field offers, by keys or with the finger. */
+    void pick(WebElement field, String wanted) {
+        By option = By.xpath("//div[@role='option'][normalize-space(.)=\"" + wanted + "\"]");
+        if (with == With.FINGER) {
+            touch(field);
+            touch(see(option));
+            return;
+        }
+        type(field, Keys.ENTER);
+        see(option);
+        for (int n = 0; n < MOST_OFFERED && !lit().equals(wanted); n++) {
+            type(Keys.ARROW_DOWN);
+        }
+        type(Keys.ENTER);
+    }
+
+    private String lit() {
+        List<WebElement> lit = all(LIT);
+        return lit.isEmpty() ? "" : lit.get(0).getText().strip();
     }
 
     /** Presses an element wherever it stands on a page that scrolls, or under something that floats over it. */

@@ -232,7 +232,7 @@ class EveryWriteTest {
 
     private String tag(Write write, JsonNode good) {
         if (!write.method().equals("PUT")
-                || List.of("AccountChange", "Years", "Counting").contains(write.schema())) {
+                || List.of("AccountChange", "Years", "Counting", "ClubName").contains(write.schema())) {
             return null;
         }
         return write.schema().equals("Syllabus")

@@ -133,7 +133,7 @@ class MapTest {
         Map<String, Object> bad = Map.of("id", "bad", "from", "closed-guard", "technique", "arm-lock", "to", "nowhere");
         HttpUser.Answer refused = head.post("/api/map/links", bad).expect(422);
         assertThat(refused.code()).isEqualTo("LINK_ENDS");
-        assertThat(refused.text()).contains("nowhere");
+        assertThat(refused.text()).contains("/to", "Straight arm lock", "position that does not exist");
         assertThat(head.post("/api/map/links", "{\"id\": 7, \"from\"")
                         .expect(400)
                         .code())

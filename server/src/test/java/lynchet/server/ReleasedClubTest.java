@@ -55,7 +55,8 @@ class ReleasedClubTest {
             Parts.TALLIES,
             Parts.PAIRINGS,
             Parts.STARTS,
-            Parts.BROUGHT);
+            Parts.BROUGHT,
+            Parts.NUMBERS);
 
     @TempDir
     Path data;

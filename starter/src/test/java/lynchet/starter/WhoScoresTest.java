@@ -7,10 +7,12 @@ import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Ruleset;
+import lynchet.format.Json;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Who scores what under the four shipped rulesets, as a coach at the edge of the mat expects it. */
 class WhoScoresTest {
@@ -23,7 +25,10 @@ class WhoScoresTest {
     }
 
     private static String scored(String ruleset, String linkId, boolean isWhole) {
-        Ruleset rules = MAP.ruleset(ruleset).orElseThrow();
+        return scored(MAP.ruleset(ruleset).orElseThrow(), linkId, isWhole);
+    }
+
+    private static String scored(Ruleset rules, String linkId, boolean isWhole) {
         Link link = MAP.link(linkId).orElseThrow();
         Technique card = MAP.technique(link.technique()).orElseThrow();
         if (!rules.allows(card)) {
@@ -160,6 +165,23 @@ class WhoScoresTest {
     })
     void isWorth(String ruleset, String link, String how, String worth) {
         assertThat(scored(ruleset, link, how.equals("whole"))).isEqualTo(worth);
+        Ruleset own = MAP.ruleset(ruleset).orElseThrow().called("our-own", "Ours");
+        assertThat(scored(Json.read(Json.write(own), Ruleset.class), link, how.equals("whole")))
+                .as("rules made by hand from these")
+                .isEqualTo(worth);
+    }
+
+    @Test
+    void rulesMadeFromThemScoreOtherwiseWhereTheyWereChanged() {
+        ObjectNode body = (ObjectNode)
+                Json.mapper().readTree(Json.write(MAP.ruleset("jacket-throwing").orElseThrow()));
+        body.put("noLegGrabs", false).put("fullThrowEnds", false).put("fullThrowPoints", 7);
+        Ruleset own = Json.read(body.toString(), Ruleset.class);
+        assertThat(scored(own, "major-hip-throw-from-even-grips", true)).isEqualTo("7");
+        assertThat(scored(own, "double-leg-from-even-grips", true)).isNotEqualTo("ILLEGAL");
+        assertThat(scored(own, "knee-bar-from-leg-entanglement", true)).isEqualTo("ILLEGAL");
+        assertThat(scored(own, "outer-drop-from-even-grips", false)).isEqualTo("1");
+        assertThat(scored(own, "scissor-sweep-from-closed-guard", true)).isEqualTo("0");
     }
 
     @ParameterizedTest

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.BiPredicate;
 import lynchet.core.map.WellFormed;
+import lynchet.core.rank.Ladder;
 import lynchet.core.rule.Breach;
 
 /**
@@ -23,6 +24,7 @@ public final class ClubCheck {
     private final Map<Target, Set<String>> offered = new EnumMap<>(Target.class);
     private final BiPredicate<Target, String> elsewhere;
     private final List<Breach> breaches = new ArrayList<>();
+    private final Map<String, Ladder> ladders = new java.util.LinkedHashMap<>();
 
     private ClubCheck(BiPredicate<Target, String> elsewhere) {
         this.elsewhere = elsewhere;
@@ -123,6 +125,9 @@ public final class ClubCheck {
                             part.called().apply(thing) + " has the id of another: " + target.words() + " twice");
                 }
             });
+            if (thing instanceof Ladder ladder) {
+                ladders.putIfAbsent(ladder.id(), ladder);
+            }
             part.refers().accept(thing, (rule, field, target, to) -> {
                 if (to != null && !isThere(target, to)) {
                     open.add(new Open(
@@ -147,11 +152,33 @@ public final class ClubCheck {
 
         /** Ends the part: what pointed at something later in it is looked at again. */
         public void end() {
+            if (part.equals(Parts.LADDERS)) {
+                laddersGoOn();
+            }
             for (Open one : open) {
                 if (!isThere(one.target(), one.to())) {
                     Breach breach = nothing(one.rule(), one.where(), one.id(), one.called(), one.target());
                     breach(breach.rule(), breach.where(), breach.id(), breach.sentence());
                 }
+            }
+        }
+    }
+
+    /** Somebody who grows out of a ladder comes to another one, and never back. */
+    private void laddersGoOn() {
+        for (Ladder ladder : ladders.values()) {
+            Set<String> met = new HashSet<>();
+            Ladder at = ladder;
+            while (at != null && met.add(at.id())) {
+                at = at.nextLadder() == null ? null : ladders.get(at.nextLadder());
+            }
+            if (at != null && at.id().equals(ladder.id())) {
+                breach(
+                        "LADDER_CYCLE",
+                        "/ladders",
+                        ladder.id(),
+                        "who goes on from " + ladder.name() + " comes back to it in the end");
+                return;
             }
         }
     }

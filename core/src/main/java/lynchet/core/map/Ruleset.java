@@ -6,6 +6,7 @@ import lynchet.core.card.Hazard;
 import lynchet.core.card.Jacket;
 import lynchet.core.card.Technique;
 import lynchet.core.rule.Most;
+import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
 import org.jspecify.annotations.Nullable;
 
@@ -43,8 +44,15 @@ public record Ruleset(
     /** The tag of techniques that take hold of a leg. */
     public static final String LEG_GRAB = "leg-grab";
 
+    private static final int MOST_POINTS = 100;
+
     /** A hazard that is not legal below an age; {@code belowAge} 0: at no age. */
-    public record HazardLimit(Hazard hazard, int belowAge) {}
+    public record HazardLimit(Hazard hazard, int belowAge) {
+        public HazardLimit {
+            Say.there("the hazard of a limit", hazard);
+            Say.within("the age below which it is not legal", belowAge, 0, 99);
+        }
+    }
 
     /**
      * What a family scores where it lands: at a stage, or at one of some positions; neither: anywhere.
@@ -53,6 +61,8 @@ public record Ruleset(
      */
     public record Points(Family family, @Nullable Stage landing, int points, List<String> at) {
         public Points {
+            Say.there("the family of what scores", family);
+            Say.within("the points of what scores", points, 0, MOST_POINTS);
             at = Say.list(at);
         }
 
@@ -71,6 +81,7 @@ public record Ruleset(
      */
     public record Paid(List<String> positions, int points, List<String> onlyFrom, List<String> unlessFrom) {
         public Paid {
+            Say.within("the points for reaching a position", points, 0, MOST_POINTS);
             positions = Say.list(positions);
             onlyFrom = Say.list(onlyFrom);
             unlessFrom = Say.list(unlessFrom);
@@ -109,7 +120,13 @@ public record Ruleset(
     public record Score(boolean ends, int points) {}
 
     /** A hold-down that counts after some seconds; {@code points} 0: it ends the bout. */
-    public record HeldPin(String position, int seconds, int points) {}
+    public record HeldPin(String position, int seconds, int points) {
+        public HeldPin {
+            Say.there("the position of a hold-down", position);
+            Say.within("the seconds of a hold-down", seconds, 1, 600);
+            Say.within("the points of a hold-down", points, 0, MOST_POINTS);
+        }
+    }
 
     /** A ruleset in which a throw pays wherever it lands. */
     public Ruleset(
@@ -161,6 +178,11 @@ public record Ruleset(
         penalties = Say.list(penalties);
         reached = Say.list(reached);
         Say.within("the minutes of this ruleset", minutes, 1, 60);
+        Say.within("the points of a full throw", fullThrowPoints, 0, MOST_POINTS);
+        Say.within("the points of half a throw", halfThrowPoints, 0, MOST_POINTS);
+        if (illegalHazards.stream().map(HazardLimit::hazard).distinct().count() != illegalHazards.size()) {
+            throw new Nonsense(Nonsense.Rule.TOO_MANY, "/illegalHazards", "these rules say two ages of one hazard");
+        }
     }
 
     /** Whether grown-ups may do the technique here, by name, hazard and jacket. */
@@ -231,6 +253,28 @@ public record Ruleset(
     /** Whether holding this position ends the bout. */
     public boolean endsHeld(String position) {
         return pins.stream().anyMatch(pin -> pin.position().equals(position) && pin.points() == 0);
+    }
+
+    /** The same rules under another id and name. */
+    public Ruleset called(String otherId, String otherName) {
+        return new Ruleset(
+                otherId,
+                otherName,
+                jacket,
+                illegalTechniques,
+                illegalHazards,
+                entries,
+                points,
+                fullThrowEnds,
+                fullThrowPoints,
+                pins,
+                penalties,
+                minutes,
+                note,
+                noLegGrabs,
+                halfThrowPoints,
+                reached,
+                landings);
     }
 
     /** The same ruleset forbidding other techniques. */

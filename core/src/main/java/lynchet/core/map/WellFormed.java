@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.stream.Stream;
 import lynchet.core.card.Family;
 import lynchet.core.card.Fault;
 import lynchet.core.card.Need;
@@ -303,16 +302,33 @@ public final class WellFormed {
             for (Ruleset.HeldPin pin : ruleset.pins()) {
                 position("RULESET_PIN", i, "rulesets", "pins", ruleset.id(), pin.position());
             }
-            for (Ruleset.Paid paid : ruleset.reached()) {
-                for (String place : together(paid.positions(), paid.onlyFrom(), paid.unlessFrom())) {
-                    position("RULESET_PAID", i, "rulesets", "reached", ruleset.id(), place);
-                }
+            for (int n = 0; n < ruleset.points().size(); n++) {
+                places(
+                        "RULESET_POINTS",
+                        i,
+                        "points/" + n + "/at",
+                        ruleset,
+                        ruleset.points().get(n).at());
+            }
+            for (int n = 0; n < ruleset.reached().size(); n++) {
+                Ruleset.Paid paid = ruleset.reached().get(n);
+                places("RULESET_PAID", i, "reached/" + n + "/positions", ruleset, paid.positions());
+                places("RULESET_PAID", i, "reached/" + n + "/onlyFrom", ruleset, paid.onlyFrom());
+                places("RULESET_PAID", i, "reached/" + n + "/unlessFrom", ruleset, paid.unlessFrom());
             }
             if (ruleset.landings() != null) {
-                for (String place :
-                        together(ruleset.landings().back(), ruleset.landings().seat())) {
-                    position("RULESET_LANDING", i, "rulesets", "landings", ruleset.id(), place);
-                }
+                places(
+                        "RULESET_LANDING",
+                        i,
+                        "landings/back",
+                        ruleset,
+                        ruleset.landings().back());
+                places(
+                        "RULESET_LANDING",
+                        i,
+                        "landings/seat",
+                        ruleset,
+                        ruleset.landings().seat());
             }
             for (String technique : ruleset.illegalTechniques()) {
                 if (!techniques.containsKey(technique)) {
@@ -339,9 +355,8 @@ public final class WellFormed {
         }
     }
 
-    @SafeVarargs
-    private static List<String> together(List<String>... parts) {
-        return Stream.of(parts).flatMap(List::stream).toList();
+    private void places(String rule, int i, String field, Ruleset ruleset, List<String> places) {
+        places.forEach(place -> position(rule, i, "rulesets", field, ruleset.id(), place));
     }
 
     /** Depth-first with three colours; a grey technique met again closes a cycle. */

@@ -124,7 +124,7 @@ public record ClubNumbers(
         }
         ages = Say.list("the raised ages", ages);
         if (ages.stream().map(Raised::hazard).distinct().count() != ages.size()) {
-            throw new Nonsense(Nonsense.Rule.OUT_OF_RANGE, "/ages", "a hazard's ages are raised once");
+            throw new Nonsense(Nonsense.Rule.TOO_MANY, "/ages", "a hazard's ages are raised once");
         }
     }
 

@@ -70,7 +70,9 @@ final class ApiProblems {
         if (!reads) {
             statuses.addAll(List.of(409, 413, 415));
         }
-        if (!reads && path.contains("{")) {
+        boolean asksForATag =
+                asks && operation.getParameters().stream().anyMatch(one -> "If-Match".equals(one.getName()));
+        if (!reads && (path.contains("{") || asksForATag)) {
             statuses.addAll(List.of(412, 428));
         }
         if (path.startsWith("/api/session")) {

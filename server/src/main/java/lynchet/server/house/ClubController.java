@@ -49,14 +49,15 @@ class ClubController {
         });
     }
 
-    /** The badge as a picture. */
+    /** The badge as a picture; no content where the club has none. */
     @GetMapping(path = "/badge", produces = MediaType.IMAGE_PNG_VALUE)
     ResponseEntity<byte[]> badge() {
-        byte[] png = club.badge().orElseThrow(() -> Refusal.missing("badge", "badge"));
-        return ResponseEntity.ok()
-                .cacheControl(CacheControl.noCache())
-                .contentType(MediaType.IMAGE_PNG)
-                .body(png);
+        return club.badge()
+                .map(png -> ResponseEntity.ok()
+                        .cacheControl(CacheControl.noCache())
+                        .contentType(MediaType.IMAGE_PNG)
+                        .body(png))
+                .orElseGet(() -> ResponseEntity.noContent().build());
     }
 
     /** Takes a picture of at most 100 kB, whatever its kind, and draws it again. */
@@ -72,6 +73,9 @@ class ClubController {
 
     @DeleteMapping("/badge")
     ResponseEntity<Void> remove() {
+        if (club.badge().isEmpty()) {
+            throw Refusal.bad("NOT_FOUND", "/badge", "The club has no badge.");
+        }
         durable.write(() -> {
             club.badge(null);
             return true;

@@ -120,6 +120,9 @@ class Problems extends ResponseEntityExceptionHandler {
                     .append(step.getPropertyName() != null ? step.getPropertyName() : step.getIndex()));
             where = path.toString();
             Throwable cause = unreadable.getCause();
+            if (cause instanceof Nonsense refused && refused.where() != null) {
+                where += refused.where();
+            }
             boolean isRefused = cause instanceof IllegalArgumentException;
             sentence = isRefused ? cause.getMessage() : unreadable(unreadable, where);
             code = cause instanceof Nonsense refused

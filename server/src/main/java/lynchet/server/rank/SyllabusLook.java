@@ -2,7 +2,6 @@ package lynchet.server.rank;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,10 +13,10 @@ import lynchet.core.people.StudentState;
 import lynchet.core.people.SyllabusTouches;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
+import lynchet.core.rank.OpenedClosed;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusCheck;
 import lynchet.core.rank.TeachingLoad;
-import lynchet.core.walk.Finding;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.mat.StudentStates;
@@ -52,9 +51,6 @@ class SyllabusLook {
      */
     record Touch(Item item, boolean gives, int of, List<String> names) {}
 
-    /** @param rank the rank at which it stands open */
-    record OfRank(String rank, Finding finding) {}
-
     /**
      * What a change would do.
      *
@@ -70,8 +66,8 @@ class SyllabusLook {
             int wearers,
             int touched,
             List<Touch> touches,
-            List<OfRank> opened,
-            List<OfRank> closed,
+            List<OpenedClosed.OfRank> opened,
+            List<OpenedClosed.OfRank> closed,
             double before,
             double after,
             double available) {}
@@ -81,8 +77,7 @@ class SyllabusLook {
         Ladder changed = ladder.withRank(after);
         SyllabusCheck check = new SyllabusCheck(
                 now.graph(ladder.ruleset()), now.centrality(), now.taught().chains());
-        List<OfRank> was = findings(check, ladder);
-        List<OfRank> is = findings(check, changed);
+        OpenedClosed differs = OpenedClosed.between(check, ladder, check, changed);
         TeachingLoad.Load load = check.load(changed, after.id());
         Map<String, String> names = wearers(ladder.id(), before.id());
         List<SyllabusTouches> touches = touches(names.keySet(), before, after, now);
@@ -99,8 +94,8 @@ class SyllabusLook {
                                         .map(names::get)
                                         .toList()))
                         .toList(),
-                without(is, was),
-                without(was, is),
+                differs.opened(),
+                differs.closed(),
                 check.load(ladder, before.id()).needed(),
                 load.needed(),
                 load.available());
@@ -133,31 +128,5 @@ class SyllabusLook {
                 ladder,
                 rank);
         return names;
-    }
-
-    private static List<OfRank> findings(SyllabusCheck check, Ladder ladder) {
-        List<List<Finding>> all = check.of(ladder);
-        List<OfRank> findings = new ArrayList<>();
-        for (int at = 0; at < all.size(); at++) {
-            String rank = ladder.ranks().get(at).id();
-            all.get(at).stream()
-                    .filter(finding -> finding.since() == null)
-                    .forEach(finding -> findings.add(new OfRank(rank, finding)));
-        }
-        return findings;
-    }
-
-    private record Told(String rank, Finding.About about, String sentence) {
-        static Told of(OfRank one) {
-            Finding.About about = one.finding().about();
-            boolean isAbout = about.position() != null || about.technique() != null || about.reaction() != null;
-            return new Told(one.rank(), about, isAbout ? "" : one.finding().sentence());
-        }
-    }
-
-    private static List<OfRank> without(List<OfRank> all, List<OfRank> others) {
-        Set<Told> known = new HashSet<>();
-        others.forEach(one -> known.add(Told.of(one)));
-        return all.stream().filter(one -> !known.contains(Told.of(one))).toList();
     }
 }

@@ -101,7 +101,7 @@ class CycleTest {
         assertThat(kept.path("cycle")).isEqualTo(laid.path("cycle"));
         ObjectNode second = ((ObjectNode) laid.path("cycle").deepCopy()).put("id", "other");
         assertThat(coach.post("/api/cycles", second.toString()).expect(422).text())
-                .contains("CYCLE_TWICE", "throws");
+                .contains("CYCLE_TWICE", "theme weeks already");
         coach.delete(
                         "/api/cycles/throw-weeks",
                         coach.get("/api/cycles/throw-weeks").tag())
@@ -118,7 +118,7 @@ class CycleTest {
         assertThat(coach.post("/api/cycles/spread", laying.toString())
                         .expect(422)
                         .text())
-                .contains("/ranks/0", "nobody");
+                .contains("/ranks/0", "no such rank");
         laying.putArray("ranks");
         assertThat(coach.post("/api/cycles/spread", laying.toString())
                         .expect(422)

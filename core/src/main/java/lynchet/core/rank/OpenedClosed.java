@@ -1,0 +1,58 @@
+package lynchet.core.rank;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import lynchet.core.walk.Finding;
+
+/**
+ * What a change opens and closes on a ladder, each where it first stands open.
+ *
+ * @param opened what hangs together no more
+ * @param closed what hangs together now
+ */
+public record OpenedClosed(List<OfRank> opened, List<OfRank> closed) {
+
+    /** @param rank id of the rank at which it stands open */
+    public record OfRank(String rank, Finding finding) {}
+
+    private record Told(String rank, Finding.About about, String sentence) {
+        /** What is about nothing on the map, such as a load, is told apart by its sentence. */
+        static Told of(OfRank one) {
+            Finding.About about = one.finding().about();
+            boolean isAbout = about.position() != null || about.technique() != null || about.reaction() != null;
+            return new Told(one.rank(), about, isAbout ? "" : one.finding().sentence());
+        }
+    }
+
+    /**
+     * The difference of two ladders of the same ranks, each looked at by its own check.
+     *
+     * @param before the check under what held before
+     * @param after the check under what would hold
+     */
+    public static OpenedClosed between(SyllabusCheck before, Ladder was, SyllabusCheck after, Ladder is) {
+        List<OfRank> old = findings(before, was);
+        List<OfRank> fresh = findings(after, is);
+        return new OpenedClosed(without(fresh, old), without(old, fresh));
+    }
+
+    private static List<OfRank> findings(SyllabusCheck check, Ladder ladder) {
+        List<List<Finding>> all = check.of(ladder);
+        List<OfRank> findings = new ArrayList<>();
+        for (int at = 0; at < all.size(); at++) {
+            String rank = ladder.ranks().get(at).id();
+            all.get(at).stream()
+                    .filter(finding -> finding.since() == null)
+                    .forEach(finding -> findings.add(new OfRank(rank, finding)));
+        }
+        return findings;
+    }
+
+    private static List<OfRank> without(List<OfRank> all, List<OfRank> others) {
+        Set<Told> known = new HashSet<>();
+        others.forEach(one -> known.add(Told.of(one)));
+        return all.stream().filter(one -> !known.contains(Told.of(one))).toList();
+    }
+}

@@ -98,7 +98,7 @@ export function EditForm<T extends { id: string }>(props: Props<T>) {
           Save
         </Button>
         <Button variant="default" onClick={onCancel}>
-          {props.leave ?? 'Leave it'}
+          {props.leave ?? 'Cancel'}
         </Button>
         {tag !== null && (
           <Button variant="default" aria-expanded={history} onClick={() => setHistory(!history)}>

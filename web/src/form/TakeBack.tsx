@@ -103,7 +103,7 @@ export function TakeBack({ edit, label = 'Take this back', size = 'compact-md', 
           </Button>
         )}
         <Button size={size} variant="default" onClick={() => setWay(null)}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </div>

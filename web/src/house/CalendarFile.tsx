@@ -81,7 +81,7 @@ export function CalendarFile() {
             </Button>
           )}{' '}
           <Button variant="default" onClick={() => setFound(null)}>
-            Leave them
+            Cancel
           </Button>
         </div>
       )}

@@ -13,7 +13,7 @@ import classes from './NumbersRoom.module.css';
 const TOGETHER = [
   {
     title: 'Who is young, who is new',
-    says: 'Falls, pairs and live rounds go by these. Whoever is not of age yet has a guardian who is asked.',
+    says: 'Falls, pairs and live rounds go by these. Those who are not of age yet have a guardian who is asked.',
     fields: ['juniorsBelow', 'ofAge', 'newWeeks', 'liveWeeks'],
   },
   {

@@ -70,7 +70,7 @@ function OwnPassword({ onDone }: { onDone: () => void }) {
       <div className={classes.row}>
         <Button type="submit">Change it</Button>
         <Button variant="default" onClick={onDone}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </form>

@@ -135,7 +135,7 @@ function Line({ map, finding, shown, onShow, onTake, onLeave }: Props & { findin
               Take it
             </Button>
           )}
-          {onLeave && !leaving && <Small onClick={() => setLeaving(true)}>Leave it …</Small>}
+          {onLeave && !leaving && <Small onClick={() => setLeaving(true)}>Ignore this …</Small>}
         </div>
         {leaving && onLeave && (
           <Reason onLeave={(reason) => onLeave(finding, reason)} onCancel={() => setLeaving(false)} />
@@ -180,7 +180,7 @@ function Reason({ onLeave, onCancel }: { onLeave: (reason: string) => void; onCa
       />
       <div className={classes.buttons}>
         <Button type="submit" size="compact-sm" disabled={!reason.trim()}>
-          Leave it as it is
+          Ignore it
         </Button>
         <Button variant="default" size="compact-sm" onClick={onCancel}>
           Back

@@ -1,7 +1,10 @@
+import { Modal } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { newId, send } from '../api/client';
 import { type Eyes, type MapIndex, useIgnoredGaps } from '../api/queries';
 import type { Finding, IgnoredGap, LadderView } from '../api/types';
+import { nameOf } from '../rank/nameOf';
+import { Touched } from '../rank/Touched';
 import { useSyllabus } from '../rank/useSyllabus';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
@@ -68,30 +71,44 @@ export function WorkList({
       say.failed(error);
     }
   };
+  const { asked, confirm, leave: leaveTheRank } = syllabus;
   return (
     <Loaded query={shown.gaps}>
       {(findings) => (
-        <GapSheet
-          map={map}
-          title={title}
-          findings={findings}
-          ignored={ignored.data ?? []}
-          nameOfRank={(id) => view?.ladder.ranks.find((r) => r.id === id)?.name ?? id}
-          shown={mend}
-          onShow={onMend}
-          onTake={
-            isHead && rank
-              ? (finding) => {
-                  onMend(null);
-                  if (finding.mend) syllabus.mend(finding.mend);
-                }
-              : undefined
-          }
-          onLeave={isHead ? leave : undefined}
-          onListAgain={isHead ? listAgain : undefined}
-          onSelect={onSelect}
-          onClose={onClose}
-        />
+        <>
+          {asked && rank && (
+            <Modal opened onClose={leaveTheRank} withCloseButton={false} size="lg">
+              <Touched
+                rank={rank}
+                look={asked.look}
+                called={(item) => nameOf(item, map)}
+                onKeep={confirm}
+                onLeave={leaveTheRank}
+              />
+            </Modal>
+          )}
+          <GapSheet
+            map={map}
+            title={title}
+            findings={findings}
+            ignored={ignored.data ?? []}
+            nameOfRank={(id) => view?.ladder.ranks.find((r) => r.id === id)?.name ?? id}
+            shown={mend}
+            onShow={onMend}
+            onTake={
+              isHead && rank
+                ? (finding) => {
+                    onMend(null);
+                    if (finding.mend) syllabus.mend(finding.mend);
+                  }
+                : undefined
+            }
+            onLeave={isHead ? leave : undefined}
+            onListAgain={isHead ? listAgain : undefined}
+            onSelect={onSelect}
+            onClose={onClose}
+          />
+        </>
       )}
     </Loaded>
   );

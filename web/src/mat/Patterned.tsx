@@ -71,7 +71,7 @@ export function KeepPattern({ blocks, theme }: { blocks: Block[]; theme: string 
         Keep it
       </Button>
       <Button variant="default" onClick={() => setName(null)}>
-        Leave it
+        Cancel
       </Button>
       {edit.problem && <p role="alert">{edit.problem.message}</p>}
     </fieldset>

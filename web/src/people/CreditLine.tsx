@@ -145,7 +145,7 @@ function Form({
           Let it count
         </Button>{' '}
         <Button variant="default" onClick={onCancel}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </form>

@@ -103,7 +103,7 @@ export function IncidentForm({ first, people, sending, onDone, onCancel }: Props
           Keep it
         </Button>
         <Button variant="default" onClick={onCancel}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </form>

@@ -111,7 +111,7 @@ function NewPeople({ people, views, tracks }: Props) {
           onHeld={setHeld}
           onDone={keep}
           onCancel={() => navigate('/people')}
-          leave={added.length > 0 ? 'Done' : 'Leave it'}
+          leave={added.length > 0 ? 'Done' : 'Cancel'}
         />
       </Scroll>
     </>

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { LadderView, Readiness } from '../api/types';
-import { count, date, percent, VERDICT } from '../ui/words';
+import { conditionLabel, count, date, figureInWords, percent, VERDICT } from '../ui/words';
 import { isMet, SILENCE } from './missing';
 import classes from './StudentPage.module.css';
 
@@ -45,17 +45,14 @@ export function Towards({ readiness, ladders }: { readiness: Readiness; ladders:
             <div>
               <strong>
                 {FROM[condition.code] !== undefined ? (
-                  <Link to={`/people/${readiness.student}${FROM[condition.code]}`}>{condition.label}</Link>
+                  <Link to={`/people/${readiness.student}${FROM[condition.code]}`}>
+                    {conditionLabel(condition)}
+                  </Link>
                 ) : (
-                  condition.label
+                  conditionLabel(condition)
                 )}
               </strong>
-              {condition.need && (
-                <span className="quiet">
-                  {' '}
-                  {condition.have} of {condition.need}
-                </span>
-              )}
+              <span className="quiet"> {figureInWords(condition)}</span>
               {!condition.met && <div>{condition.missing}</div>}
               {condition.by && <div className="quiet">about {date(condition.by)}</div>}
             </div>

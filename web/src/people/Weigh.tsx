@@ -66,7 +66,7 @@ function Scales({ rows, onDone }: { rows: RosterRow[]; onDone: () => void }) {
           Save {weights.length > 0 ? count(weights.length, 'weight', 'weights') : ''}
         </Button>
         <Button variant="default" onClick={onDone}>
-          Leave it
+          Cancel
         </Button>
       </div>
       <ol ref={list} className={classes.list}>

@@ -155,7 +155,7 @@ function NewKind({
           Keep it
         </Button>
         <Button variant="default" onClick={onCancel}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </form>

@@ -1,5 +1,5 @@
 import type { Promotion } from '../api/types';
-import { VERDICT } from '../ui/words';
+import { conditionLabel, figureInWords, VERDICT } from '../ui/words';
 import classes from './Given.module.css';
 
 type Props = { verdict: Promotion['verdict'] | undefined; figures: Promotion['figures'] };
@@ -13,10 +13,8 @@ export function Figures({ verdict, figures }: Props) {
       <ul className={classes.figures}>
         {figures.map((figure) => (
           <li key={figure.label}>
-            {figure.met ? '✓' : '○'} {figure.label}{' '}
-            <span className="quiet">
-              {figure.have} of {figure.need}
-            </span>
+            {figure.met ? '✓' : '○'} {conditionLabel(figure)}{' '}
+            <span className="quiet">{figureInWords(figure)}</span>
           </li>
         ))}
       </ul>

@@ -146,7 +146,7 @@ function Correction({ given, ladder, onDone }: { given: Promotion; ladder: Ladde
           Correct it
         </Button>{' '}
         <Button variant="default" onClick={onDone}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </form>

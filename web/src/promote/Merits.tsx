@@ -117,7 +117,7 @@ export function Merits({ student }: { student: Student }) {
               Keep it
             </Button>
             <Button variant="default" onClick={() => setAdding(null)}>
-              Leave it
+              Cancel
             </Button>
           </div>
         </form>

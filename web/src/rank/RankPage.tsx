@@ -22,7 +22,7 @@ import { AddItem } from './AddItem';
 import { AddOther } from './AddOther';
 import { Groups } from './Groups';
 import { LastChange } from './LastChange';
-import { nameOf } from './nameOf';
+import { mendInWords, nameOf } from './nameOf';
 import classes from './RankPage.module.css';
 import { type Like, plainLike } from './syllabus';
 import { Touched } from './Touched';
@@ -157,8 +157,10 @@ function Opened({ view, views, rank, map }: OpenedProps) {
                     f.mend &&
                     isHead && (
                       <Button size="compact-md" onClick={() => f.mend && mend(f.mend)}>
-                        Add {f.mend.techniques.map((t) => map.technique.get(t)?.name).join(' and ')} to{' '}
-                        {rank.name}
+                        {mendInWords(
+                          f.mend.techniques.map((t) => map.technique.get(t)?.name ?? ''),
+                          rank.name,
+                        )}
                       </Button>
                     )
                   }

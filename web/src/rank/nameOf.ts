@@ -13,3 +13,9 @@ export function nameOf(item: Item, map: MapIndex, chains?: ChainView[]): string 
     item.id
   );
 }
+
+/** What a button that mends says: at most two names fit on it. */
+export const mendInWords = (names: string[], rank: string) =>
+  names.length <= 2
+    ? `Add ${names.join(' and ')} to ${rank}`
+    : `Add ${names[0]} and ${names.length - 1} more to ${rank}`;

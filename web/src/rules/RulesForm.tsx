@@ -35,7 +35,8 @@ export function RulesForm({ map, opened, like, onDone }: Props) {
   };
   const from = map.data.rulesets.find((one) => one.id === like)?.name;
   const positions = positionOptions(map) as Option[];
-  const hazards = useNumbers().data?.value.hazards ?? [];
+  const known = useNumbers().data?.value.hazards.map((one) => one.hazard) ?? [];
+  const hazards = [...new Set([...known, ...opened.value.illegalHazards.map((one) => one.hazard)])];
   const several = (label: string, value: string[], put: (ids: string[]) => void, description?: string) => (
     <MultiSelect
       label={label}
@@ -109,7 +110,7 @@ export function RulesForm({ map, opened, like, onDone }: Props) {
             onChange={(event) => change({ noLegGrabs: event.currentTarget.checked })}
           />
           <div className={classes.dangers}>
-            {hazards.map(({ hazard }) => {
+            {hazards.map((hazard) => {
               const limit = limitOf(rules, hazard);
               return (
                 <div key={hazard} className={classes.danger}>

@@ -121,7 +121,7 @@ function Line({ notice: { id, text, bad, undo }, held, hide }: LineProps) {
     <div className={bad ? classes.bad : classes.good}>
       {undo ? (
         <button type="button" className={classes.text} title="What you did last" onClick={open}>
-          {text}
+          <span>{text}</span>
         </button>
       ) : (
         <span>{text}</span>

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { count, date, isNow, percent, plain, signed, time } from './words';
+import { conditionLabel, count, date, figureInWords, isNow, percent, plain, signed, time } from './words';
 
 it('writes what the screens say', () => {
   expect(signed(-1.2)).toBe('−1.2');
@@ -27,4 +27,18 @@ it('knows what holds today and what is over', () => {
   expect(isNow('2026-03-01', '2026-03-04', today)).toBe(false);
   expect(isNow('2026-03-06', null, today)).toBe(false);
   expect(isNow('2026-03-01', null, today)).toBe(true);
+});
+
+it('says how far a condition is met as a coach would', () => {
+  const said = (label: string, have: string, need: string) => figureInWords({ label, have, need });
+  expect(said('Classes since Green', '205', '96')).toBe('205 (96 needed)');
+  expect(said('Time in rank', '84 weeks', '39 weeks')).toBe('84 weeks (39 needed)');
+  expect(said('Membership', '2027-09-09', 'valid')).toBe(`paid until ${date('2027-09-09')}`);
+  expect(said('Throws', '2', '5')).toBe('2 of 5');
+  expect(said('No hold', 'held', 'none')).toBe('');
+  expect([said('Conduct', 'not seen', 'seen'), said('Conduct', 'seen 2026-03-01', 'seen')]).toEqual([
+    '',
+    `seen ${date('2026-03-01')}`,
+  ]);
+  expect(conditionLabel({ label: 'No hold' })).toBe('Not held back');
 });

@@ -92,6 +92,21 @@ export const FAMILIES: Family[] = [
   'SUBMISSION',
 ];
 
+type Figure = { label: string; have: string; need: string };
+
+/** What a condition for the next rank is called. */
+export const conditionLabel = ({ label }: Pick<Figure, 'label'>) =>
+  label === 'No hold' ? 'Not held back' : label;
+
+/** How far it is met: "205 (96 needed)", "paid until Thu 9 Sept 2027"; nothing where the label says it all. */
+export function figureInWords({ label, have, need }: Figure): string {
+  if (!need || need === 'none') return '';
+  if (need === 'valid') return `paid until ${date(have)}`;
+  if (need === 'seen') return have.startsWith('seen ') ? `seen ${date(have.slice(5))}` : '';
+  if (need.endsWith(' weeks')) return `${have} (${need.replace(' weeks', '')} needed)`;
+  return label.startsWith('Classes since ') ? `${have} (${need} needed)` : `${have} of ${need}`;
+}
+
 export const VERDICT = {
   NOT_YET: 'Not yet',
   ON_TRACK: 'On track',

@@ -76,7 +76,7 @@ export function MergeForm({ map, technique, onDone, onCancel }: Props) {
           {into ? `Merge into ${stays}` : 'Merge'}
         </Button>
         <Button variant="default" onClick={onCancel}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </section>

@@ -73,7 +73,7 @@ export function PairsBoard({ sheet, pairs }: Props) {
             {calledBy(chosen)} sits out
           </Button>
           <Button size="md" variant="subtle" onClick={() => setChosen(null)}>
-            Leave it
+            Cancel
           </Button>
         </div>
       )}

@@ -34,7 +34,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Somebody at the real interface in a headless browser, with a keyboard or with a finger. */
 final class Coach implements AutoCloseable {
     /** Only what hangs takes longer, on however busy a machine. */
-    private static final Duration HANGS = Duration.ofMinutes(5);
+    private static final Duration HANGS = Duration.ofSeconds(70);
 
     /** How this coach works a button. */
     enum With {
@@ -326,6 +326,20 @@ final class Coach implements AutoCloseable {
             field.sendKeys(Keys.ARROW_DOWN);
         }
         field.sendKeys(Keys.ENTER);
+    }
+
+    /** A change of a rank is kept; where somebody who wears it would notice, that is said first. */
+    void keepsTheChange(String done) {
+        By said = By.xpath("//*[@data-notices]//div[contains(normalize-space(.), \"" + done + "\")]");
+        By keep = By.xpath("//button[.='Keep the change']");
+        until(
+                "kept, or asked whom it touches",
+                () -> !driver.findElements(keep).isEmpty()
+                        || !driver.findElements(said).isEmpty());
+        if (driver.findElements(said).isEmpty()) {
+            use(see(keep));
+        }
+        see("div", done);
     }
 
     /** Takes one of the few things that a field offers, by keys or with the finger. */

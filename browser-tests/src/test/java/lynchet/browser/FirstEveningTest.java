@@ -156,7 +156,7 @@ class FirstEveningTest {
 
     private static void comesIn(Coach marta, String link) {
         marta.goTo(link);
-        marta.see("strong", "marta");
+        marta.see("strong", "Marta");
         marta.nothingIsWrongHere();
         marta.type(marta.see("input[autocomplete=new-password]"), "short", Keys.ENTER);
         marta.see("p", "At least 10 characters");

@@ -30,7 +30,7 @@ public final class Couples {
     private final boolean isJuniors;
 
     /**
-     * @param people whoever may be paired, in any order
+     * @param people those who may be paired, in any order
      * @param numbers the club's
      */
     public Couples(List<Partner> people, Work work, Before before, ClubNumbers numbers) {

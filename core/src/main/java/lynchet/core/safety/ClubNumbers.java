@@ -27,7 +27,7 @@ import lynchet.core.rule.Usual;
  * @param juniorKg juniors may differ by so many kilograms all the same, where that is more
  * @param juniorLiveKg the same in live rounds
  * @param juniorYears juniors differ by at most so many years
- * @param fewFalls falls a class for juniors and for whoever is new
+ * @param fewFalls falls a class for juniors and for those who are new
  * @param mostFalls falls a class for everybody else
  * @param ages hazards whose ages the club raised
  */

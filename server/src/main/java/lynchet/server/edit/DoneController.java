@@ -25,7 +25,7 @@ class DoneController {
         this.takingBack = takingBack;
     }
 
-    /** The last ten edits of whoever asks, the newest first. */
+    /** The last ten edits of the account that asks, the newest first. */
     @GetMapping
     List<Done> mine(Authentication who) {
         return last.of(who.getName());

@@ -34,7 +34,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Somebody at the real interface in a headless browser, with a keyboard or with a finger. */
 final class Coach implements AutoCloseable {
     /** Only what hangs takes longer, on however busy a machine. */
-    private static final Duration HANGS = Duration.ofSeconds(70);
+    private static final Duration HANGS = Duration.ofMinutes(5);
 
     /** How this coach works a button. */
     enum With {
@@ -322,10 +322,20 @@ final class Coach implements AutoCloseable {
         presses += 3;
         field.sendKeys(text);
         see("div[@role='option']", wanted);
-        if (count(LIT) == 0) { // what takes any text lights nothing by itself
-            field.sendKeys(Keys.ARROW_DOWN);
-        }
+        walkTo(field, wanted);
         field.sendKeys(Keys.ENTER);
+    }
+
+    /** By arrow keys to an option, round and round: the one of this name, else one that has it in its name. */
+    private void walkTo(WebElement field, String wanted) {
+        By exactly = By.xpath("//div[@role='option'][normalize-space(.)=\"" + wanted + "\"]");
+        boolean isExact = !driver.findElements(exactly).isEmpty();
+        for (int n = 0; n < MOST_OFFERED; n++) {
+            field.sendKeys(Keys.ARROW_DOWN);
+            if (isExact ? lit().equals(wanted) : lit().contains(wanted)) {
+                return;
+            }
+        }
     }
 
     /** A change of a rank is kept; where somebody who wears it would notice, that is said first. */
@@ -352,9 +362,7 @@ final class Coach implements AutoCloseable {
         }
         type(field, Keys.ENTER);
         see(option);
-        for (int n = 0; n < MOST_OFFERED && !lit().equals(wanted); n++) {
-            type(Keys.ARROW_DOWN);
-        }
+        walkTo(field, wanted);
         type(Keys.ENTER);
     }
 

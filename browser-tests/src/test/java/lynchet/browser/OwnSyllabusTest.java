@@ -59,6 +59,7 @@ class OwnSyllabusTest {
             makesTheLadder(head);
             opens(head, "Grey");
             adds(head, "Grey", GREY);
+            middle(head, "Add a group");
             head.use("button", "Add a group");
             choice(head, "Group 1", "Chosen", GREY.subList(GREY.size() - 4, GREY.size()));
             asks(head, GREY.get(0), "Standard", "Moving");
@@ -144,6 +145,7 @@ class OwnSyllabusTest {
                 + "']//label[normalize-space(.)='Name']/following::input[1]"));
         head.type(named, Keys.chord(Keys.CONTROL, "a"), name, Keys.ENTER);
         head.see("h2", name);
+        middle(head, "Change several at once");
         head.use("button", "Change several at once");
         for (String item : items) {
             head.script("document.querySelector(\"input[aria-label='Choose " + item
@@ -160,7 +162,15 @@ class OwnSyllabusTest {
         head.see("h2", "2 of 4");
     }
 
+    /** Scrolled by hand off the notices at the foot of the page. */
+    private static void middle(Coach head, String button) {
+        head.script("[...document.querySelectorAll('button, input')].find((one) => one.textContent.trim() === '"
+                + button + "' || one.getAttribute('aria-label') === '" + button
+                + "')?.scrollIntoView({block: 'center'})");
+    }
+
     private static void goal(Coach head, String where, String what) {
+        middle(head, "Add something else");
         head.pick(head.see("input[aria-label='Add something else']"), "A goal in a position");
         head.choose(
                 head.see(
@@ -173,6 +183,7 @@ class OwnSyllabusTest {
                         By.xpath(
                                 "//form[@aria-label='A goal in a position']//label[normalize-space(.)='What is to be done there']/following::input[1]")),
                 what);
+        middle(head, "Add it");
         head.use("button", "Add it");
         head.see("button[aria-label='Change " + where + "']");
     }
@@ -181,7 +192,9 @@ class OwnSyllabusTest {
         head.see("h2", "Does it hang together?");
         head.loads();
         head.see("ul[aria-label=Findings]");
-        assertThat(head.all("ul[aria-label=Findings] [aria-label=Blocks]")).isEmpty();
+        assertThat(head.count("ul[aria-label=Findings] [aria-label=Blocks]"))
+                .as("what blocks")
+                .isZero();
     }
 
     /** What stands on another change is named and goes back with it, after a reload too. */

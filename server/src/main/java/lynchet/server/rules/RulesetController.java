@@ -74,7 +74,7 @@ class RulesetController {
     RulesLook.RulesChange look(@RequestParam @Nullable String like, @RequestBody Ruleset rules) {
         Snapshot now = taught.now();
         Ruleset old = like == null ? now.map().ruleset(rules.id()).orElse(null) : known(like);
-        Ruleset after = old == null ? rules : rules.called(old.id(), rules.name());
+        Ruleset after = old == null ? rules : rules.called(old.id(), old.name()); // a name changes nothing
         List<Breach> breaches = Limits.of(rules);
         if (!breaches.isEmpty()) {
             throw new ArchiveRefused(breaches);

@@ -7,10 +7,16 @@ import { inWords } from './fields';
 import { said } from './Refused';
 import { TakeBack } from './TakeBack';
 
-type Props = { kind: string; id: string; canUndo: boolean };
+type Props = {
+  kind: string;
+  id: string;
+  canUndo: boolean;
+  /** What differs, a line each, where fields would not say it. */
+  differ?: (edited: Edited) => string[];
+};
 
 /** What was done to one thing, the newest first; the head coach takes it back from here. */
-export function History({ kind, id, canUndo }: Props) {
+export function History({ kind, id, canUndo, differ }: Props) {
   const query = useHistory(kind, id);
   return (
     <Loaded query={query}>
@@ -24,7 +30,15 @@ export function History({ kind, id, canUndo }: Props) {
                 <strong>
                   {whatOf(edited)} by {edited.who}, {date(edited.at)}
                 </strong>
-                <Differences edited={edited} />
+                {differ ? (
+                  differ(edited).map((line) => (
+                    <div key={line} className="quiet">
+                      {line}
+                    </div>
+                  ))
+                ) : (
+                  <Differences edited={edited} />
+                )}
                 {canUndo && <TakeBack edit={edited.edit} />}
               </li>
             ))}

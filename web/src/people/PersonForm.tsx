@@ -16,6 +16,7 @@ import { type Opened, useDraft } from '../form/useDraft';
 import { count } from '../ui/words';
 import { alike } from './alike';
 import { Consents } from './Consents';
+import { ageOn, footFor, isFoot } from './foot';
 import classes from './PersonPage.module.css';
 
 /** A rank that somebody comes with. */
@@ -134,7 +135,17 @@ export function PersonForm(props: Props) {
           value={student.name}
           onChange={(event) => change({ name: event.currentTarget.value })}
         />
-        <TextInput label="Birth date" {...day('born')} />
+        <TextInput
+          label="Birth date"
+          {...day('born')}
+          onChange={(event) => {
+            const born = event.currentTarget.value || null;
+            change({ born });
+            // Somebody of whom nothing was said begins on the ladder that is for their age.
+            const foot = footFor(views, born ? ageOn(born, now) : null);
+            if (onHeld && held && foot && isFoot(views, held)) onHeld({ ...held, ...foot });
+          }}
+        />
         {same.length > 0 && (
           <p role="status" className={`${classes.alike} ${classes.wide}`}>
             Here already?{' '}
@@ -277,12 +288,6 @@ const CONTACTS = [
 
 /** Whom the club calls about somebody who is not of age: asked for beside the name, never demanded. */
 const YOUNG: readonly string[] = ['guardian', 'guardianPhone', 'guardianEmail'];
-
-/** Whole years on a day. */
-function ageOn(born: string, day: string): number {
-  const years = Number(day.slice(0, 4)) - Number(born.slice(0, 4));
-  return day.slice(5) < born.slice(5) ? years - 1 : years;
-}
 
 const emptied = (contacts: Student['contacts']) =>
   contacts && Object.values(contacts).some(Boolean) ? contacts : null;

@@ -10,6 +10,7 @@ import { PageHead } from '../frame/PageHead';
 import { useNotices } from '../ui/Notices';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
+import { footFor } from './foot';
 import { type Held, PersonForm } from './PersonForm';
 import classes from './PersonPage.module.css';
 
@@ -146,8 +147,8 @@ function useGiveRank() {
 
 /** Most who are new begin at the foot of the first ladder. */
 const first = (views: LadderView[]): Held | null => {
-  const ladder = views[0]?.ladder;
-  return ladder ? { ladder: ladder.id, rank: ladder.ranks[0].id, stripes: 0, since: '', knows: null } : null;
+  const foot = footFor(views, null);
+  return foot && { ...foot, stripes: 0, since: '', knows: null };
 };
 
 /** Changes somebody; with `?joins`, a guest becomes somebody who trains here. */

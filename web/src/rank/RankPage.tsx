@@ -24,7 +24,7 @@ import { Groups } from './Groups';
 import { LastChange } from './LastChange';
 import { mendInWords, nameOf } from './nameOf';
 import classes from './RankPage.module.css';
-import { type Like, plainLike } from './syllabus';
+import { type Like, plainLike, syllabusDiffers } from './syllabus';
 import { Touched } from './Touched';
 import { useSyllabus } from './useSyllabus';
 
@@ -129,7 +129,12 @@ function Opened({ view, views, rank, map }: OpenedProps) {
           {isHead && (
             <details className={classes.more}>
               <summary>What was changed here before</summary>
-              <History kind="syllabus" id={rank.id} canUndo />
+              <History
+                kind="syllabus"
+                id={rank.id}
+                canUndo
+                differ={({ before, after }) => syllabusDiffers(groupsOf(before), groupsOf(after), called)}
+              />
             </details>
           )}
         </Scroll>
@@ -179,6 +184,9 @@ function Opened({ view, views, rank, map }: OpenedProps) {
     </>
   );
 }
+
+/** The groups of a rank as the journal kept it. */
+const groupsOf = (kept: unknown) => (kept as Rank | null)?.syllabus ?? [];
 
 /** What earlier ranks opened is said there; here is only how much of it still stands. */
 function OpenSince({ view, since }: { view: LadderView; since: Record<string, number> }) {

@@ -10,6 +10,7 @@ import {
   itemMoved,
   placed,
   plainLike,
+  syllabusDiffers,
   withGroup,
   withItem,
   withItems,
@@ -127,4 +128,20 @@ describe('several at once, and dragged', () => {
     ]);
     expect(withoutItems(groups, ['a', 'c', 'd'])[1]).toEqual({ name: 'Chosen', choose: 0, items: [] });
   });
+});
+
+it('tells two syllabuses apart by names', () => {
+  const called = (one: Item) => `the ${one.id}`;
+  const after = placed(withItems(groups, ['a'], { standard: 'LIVE', stripe: 2 }), ['c'], 'Throws', null);
+  expect(syllabusDiffers(groups, withoutItems(after, ['d']), called)).toEqual([
+    'the a: standard shown → live',
+    'the a: from stripe 0 → 2',
+    'the c: from Chosen to Throws',
+    'Took the d out of Chosen',
+    'Chosen: 2 → all of them',
+  ]);
+  expect(syllabusDiffers([], groups, called)[0]).toBe('Added the a to Throws');
+  expect(syllabusDiffers(groups, itemMoved(groups, 'b', -1), called)).toEqual([
+    'The order, or the name of a group',
+  ]);
 });

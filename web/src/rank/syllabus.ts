@@ -144,3 +144,56 @@ export function copied(rank: Rank, from: Rank, taken: ReadonlySet<string>): Syll
     return [{ name, choose: Math.min(group.choose, items.length), items }];
   });
 }
+
+const FIELDS = {
+  standard: 'standard',
+  sides: 'sides',
+  role: 'role',
+  version: 'version',
+  count: 'count',
+  stripe: 'from stripe',
+} as const;
+
+const plainly = (value: string | number | null) =>
+  value === null
+    ? 'any'
+    : typeof value === 'number'
+      ? String(value)
+      : value.toLowerCase().replaceAll('_', ' ');
+
+/** What differs between two syllabuses, a line each, by what things are called. */
+export function syllabusDiffers(
+  before: SyllabusGroup[],
+  after: SyllabusGroup[],
+  called: (item: Item) => string,
+): string[] {
+  const items = (groups: SyllabusGroup[]) =>
+    new Map(
+      groups.flatMap((group) => group.items.map((item) => [item.id, { item, group: group.name }] as const)),
+    );
+  const was = items(before);
+  const is = items(after);
+  const lines: string[] = [];
+  for (const [id, { item, group }] of is) {
+    const old = was.get(id);
+    if (!old) {
+      lines.push(`Added ${called(item)} to ${group}`);
+      continue;
+    }
+    if (old.group !== group) lines.push(`${called(item)}: from ${old.group} to ${group}`);
+    for (const [field, words] of Object.entries(FIELDS) as [keyof typeof FIELDS, string][])
+      if (old.item[field] !== item[field]) {
+        const said =
+          field === 'version' ? ['another version'] : [plainly(old.item[field]), plainly(item[field])];
+        lines.push(`${called(item)}: ${words} ${said.join(' → ')}`);
+      }
+  }
+  for (const [id, { item, group }] of was)
+    if (!is.has(id)) lines.push(`Took ${called(item)} out of ${group}`);
+  for (const group of after) {
+    const old = before.find((one) => one.name === group.name);
+    if (old && old.choose !== group.choose)
+      lines.push(`${group.name}: ${old.choose || 'all'} → ${group.choose || 'all'} of them`);
+  }
+  return lines.length > 0 ? lines : ['The order, or the name of a group'];
+}

@@ -10,7 +10,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.safety.ClubNumbers;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.term.TermPlan;
 import lynchet.core.term.TermQuestion;
 import lynchet.core.term.plan.Asked;

@@ -17,7 +17,7 @@ import lynchet.core.map.Link;
 import lynchet.core.map.Position;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
-import lynchet.core.safety.Ages;
+import lynchet.core.numbers.Ages;
 import lynchet.core.safety.Caution;
 import lynchet.core.safety.Cautions;
 import lynchet.core.walk.Evidence;

@@ -2,7 +2,7 @@ package lynchet.core.chain;
 
 import java.util.List;
 import java.util.Map;
-import lynchet.core.safety.Ages;
+import lynchet.core.numbers.Ages;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -17,10 +17,10 @@ import lynchet.core.map.PositionPair;
 import lynchet.core.map.Reaction;
 import lynchet.core.map.Ruleset;
 import lynchet.core.mat.DrillShape;
+import lynchet.core.numbers.Ages;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rule.Say;
-import lynchet.core.safety.Ages;
 import lynchet.core.safety.Cautions;
 import lynchet.core.words.Word;
 

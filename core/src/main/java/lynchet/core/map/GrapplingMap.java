@@ -11,8 +11,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import lynchet.core.card.Technique;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.rule.Breach;
-import lynchet.core.safety.ClubNumbers;
 
 /**
  * One immutable, well-formed map: the positions and what can be done from each.

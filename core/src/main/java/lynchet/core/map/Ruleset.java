@@ -257,31 +257,18 @@ public record Ruleset(
 
     /** The same rules under another id and name. */
     public Ruleset called(String otherId, String otherName) {
-        return new Ruleset(
-                otherId,
-                otherName,
-                jacket,
-                illegalTechniques,
-                illegalHazards,
-                entries,
-                points,
-                fullThrowEnds,
-                fullThrowPoints,
-                pins,
-                penalties,
-                minutes,
-                note,
-                noLegGrabs,
-                halfThrowPoints,
-                reached,
-                landings);
+        return with(otherId, otherName, illegalTechniques);
     }
 
     /** The same ruleset forbidding other techniques. */
     public Ruleset forbidding(List<String> techniques) {
+        return with(id, name, techniques);
+    }
+
+    private Ruleset with(String otherId, String otherName, List<String> techniques) {
         return new Ruleset(
-                id,
-                name,
+                otherId,
+                otherName,
                 jacket,
                 techniques,
                 illegalHazards,

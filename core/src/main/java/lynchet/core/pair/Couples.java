@@ -9,9 +9,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import lynchet.core.mat.Leads;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Restriction;
-import lynchet.core.safety.ClubNumbers;
 
 /**
  * What any two of a room cost as a pair, and what stands against them (design: pairs, safety rules). Costs are hundredths;

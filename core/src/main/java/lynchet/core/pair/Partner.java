@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Restriction;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
-import lynchet.core.safety.ClubNumbers;
 import org.jspecify.annotations.Nullable;
 
 /**

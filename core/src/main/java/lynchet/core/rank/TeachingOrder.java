@@ -16,8 +16,8 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Ruleset;
 import lynchet.core.mat.Standard;
+import lynchet.core.numbers.Ages;
 import lynchet.core.rule.Say;
-import lynchet.core.safety.Ages;
 import lynchet.core.walk.Finding;
 import lynchet.core.walk.Mend;
 

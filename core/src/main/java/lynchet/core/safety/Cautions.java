@@ -12,6 +12,8 @@ import lynchet.core.card.Hazard;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Ruleset;
+import lynchet.core.numbers.Ages;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.rule.Say;
 
 /** Which cautions a technique carries. One rule, one text, everywhere; local rules come first. */

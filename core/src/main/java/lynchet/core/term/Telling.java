@@ -10,10 +10,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
 import lynchet.core.rule.Say;
-import lynchet.core.safety.ClubNumbers;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -17,7 +17,7 @@ import lynchet.core.map.Link;
 import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
-import lynchet.core.safety.Ages;
+import lynchet.core.numbers.Ages;
 import lynchet.core.walk.Evidence;
 import lynchet.core.walk.RandomRounds;
 import lynchet.core.walk.Told;

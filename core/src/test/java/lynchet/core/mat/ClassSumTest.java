@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import lynchet.core.card.Family;
 import lynchet.core.card.Technique;
-import lynchet.core.safety.ClubNumbers;
+import lynchet.core.numbers.ClubNumbers;
 import org.junit.jupiter.api.Test;
 
 /** Doses, falls and minutes of a class against worked figures. */

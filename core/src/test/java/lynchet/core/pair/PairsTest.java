@@ -21,9 +21,9 @@ import lynchet.core.mat.Dose;
 import lynchet.core.mat.Leads;
 import lynchet.core.mat.Pairing;
 import lynchet.core.mat.Side;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Restriction.Kind;
-import lynchet.core.safety.ClubNumbers;
 import org.junit.jupiter.api.Test;
 
 /** Pairs against worked figures, all matchings of small rooms, and the safety rules in plain loops over whole evenings. */

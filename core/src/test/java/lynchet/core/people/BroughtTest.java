@@ -18,6 +18,7 @@ import lynchet.core.mat.Mark;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.pair.Partner;
 import lynchet.core.pair.Work;
 import lynchet.core.rank.Item;
@@ -26,7 +27,6 @@ import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.Sides;
 import lynchet.core.rank.SyllabusGroup;
-import lynchet.core.safety.ClubNumbers;
 import org.junit.jupiter.api.Test;
 
 class BroughtTest {

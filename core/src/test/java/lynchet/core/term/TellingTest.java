@@ -6,9 +6,9 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
-import lynchet.core.safety.ClubNumbers;
 import org.junit.jupiter.api.Test;
 
 /** Tuesday 3 March 2026, Juniors at five: who is told that it is called off. */

@@ -7,6 +7,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lynchet.core.club.Club;
 import lynchet.core.club.TechniqueMerge;
 import lynchet.format.Json;
@@ -31,9 +33,13 @@ import tools.jackson.databind.JsonNode;
 @RequestMapping("/api/map")
 class EditController {
 
-    /** The kinds that the map's history tells about; nobody's records are among them. */
+    /** What the map's changes since a day are about. */
+    private static final Set<String> ON_MAP =
+            Set.of("pair", "technique", "link", "reaction", "ruleset", "chain", "syllabus");
+
+    /** The kinds of things that have a history; nobody's records are among them. */
     private static final Set<String> TOLD =
-            Set.of("pair", "technique", "link", "reaction", "ruleset", "chain", "syllabus", "ladder", "numbers");
+            Stream.concat(ON_MAP.stream(), Stream.of("ladder", "numbers")).collect(Collectors.toUnmodifiableSet());
 
     private static final int MOST_OF_ONE = 100;
 
@@ -83,7 +89,7 @@ class EditController {
         Map<String, Journal.Line> first = new LinkedHashMap<>();
         Map<String, Journal.Line> last = new LinkedHashMap<>();
         Instant from = since.atStartOfDay(clock.getZone()).toInstant();
-        for (Journal.Line line : journal.firstAndLast(from, TOLD)) {
+        for (Journal.Line line : journal.firstAndLast(from, ON_MAP)) {
             String key = line.kind() + " " + line.target();
             first.putIfAbsent(key, line);
             last.put(key, line);

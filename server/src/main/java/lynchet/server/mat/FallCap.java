@@ -6,7 +6,7 @@ import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.mat.ClassSum;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.safety.ClubNumbers;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.server.club.Snapshot;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;

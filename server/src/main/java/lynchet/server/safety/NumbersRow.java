@@ -2,7 +2,7 @@ package lynchet.server.safety;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
-import lynchet.core.safety.ClubNumbers;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.server.keep.KeptAsJson;
 
 @Entity

@@ -2,7 +2,7 @@ package lynchet.server.safety;
 
 import jakarta.persistence.EntityManager;
 import lynchet.core.club.Parts;
-import lynchet.core.safety.ClubNumbers;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.server.keep.PartStore;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;

@@ -13,7 +13,7 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.safety.ClubNumbers;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.term.Calendar;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Teaching;

@@ -6,12 +6,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.pair.Partner;
 import lynchet.core.people.Fading;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
-import lynchet.core.safety.ClubNumbers;
 import lynchet.core.term.AskedOf;
 
 /**

@@ -2,7 +2,7 @@ package lynchet.core.term.tonight;
 
 import java.util.List;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.safety.ClubNumbers;
+import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.term.TermPlan;
 
 /**

@@ -1,4 +1,4 @@
-package lynchet.core.safety;
+package lynchet.core.numbers;
 
 import java.util.List;
 import java.util.Map;

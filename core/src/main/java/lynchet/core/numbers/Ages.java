@@ -1,4 +1,4 @@
-package lynchet.core.safety;
+package lynchet.core.numbers;
 
 import lynchet.core.card.Hazard;
 import lynchet.core.card.Technique;

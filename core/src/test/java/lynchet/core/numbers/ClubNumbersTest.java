@@ -1,4 +1,4 @@
-package lynchet.core.safety;
+package lynchet.core.numbers;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -14,6 +14,8 @@ import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.TinyMap;
 import lynchet.core.rule.Nonsense;
+import lynchet.core.safety.Caution;
+import lynchet.core.safety.Cautions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;

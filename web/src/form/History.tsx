@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { useHistory } from '../api/queries';
 import type { Edited } from '../api/types';
 import { Loaded } from '../ui/States';
@@ -46,6 +47,17 @@ export function History({ kind, id, canUndo, differ }: Props) {
         )
       }
     </Loaded>
+  );
+}
+
+/** The same, read when somebody opens it. */
+export function HistoryFold(props: Props) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <details className={classes.fold} onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>What was changed here before</summary>
+      {isOpen && <History {...props} />}
+    </details>
   );
 }
 

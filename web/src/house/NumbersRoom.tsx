@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { type Problem, sendEdit } from '../api/client';
 import { useNumbers, useSession } from '../api/queries';
 import type { ClubNumbers, Numbers } from '../api/types';
-import { History } from '../form/History';
+import { HistoryFold } from '../form/History';
 import { useChanged, useSayDone } from '../form/useEdit';
 import { Loaded } from '../ui/States';
 import { plain } from '../ui/words';
@@ -168,12 +168,7 @@ function Form({ shown, tag, readOnly }: { shown: Numbers; tag: string; readOnly:
           )}
         </div>
       )}
-      {shown.isOwn && (
-        <details>
-          <summary>What was changed here before</summary>
-          <History kind="numbers" id="club" canUndo={!readOnly} />
-        </details>
-      )}
+      {shown.isOwn && <HistoryFold kind="numbers" id="club" canUndo={!readOnly} />}
     </form>
   );
 }

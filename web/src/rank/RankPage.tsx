@@ -11,7 +11,7 @@ import {
   useSession,
 } from '../api/queries';
 import type { Item, LadderView, Rank, SyllabusGroup } from '../api/types';
-import { History } from '../form/History';
+import { HistoryFold } from '../form/History';
 import { PageHead } from '../frame/PageHead';
 import { Hillside } from '../map/Hillside';
 import { Belt } from '../ui/Belt';
@@ -24,7 +24,7 @@ import { Groups } from './Groups';
 import { LastChange } from './LastChange';
 import { mendInWords, nameOf } from './nameOf';
 import classes from './RankPage.module.css';
-import { type Like, plainLike, syllabusDiffers } from './syllabus';
+import { asKept, type Like, plainLike, syllabusDiffers } from './syllabus';
 import { Touched } from './Touched';
 import { useSyllabus } from './useSyllabus';
 
@@ -127,15 +127,12 @@ function Opened({ view, views, rank, map }: OpenedProps) {
             </section>
           )}
           {isHead && (
-            <details className={classes.more}>
-              <summary>What was changed here before</summary>
-              <History
-                kind="syllabus"
-                id={rank.id}
-                canUndo
-                differ={({ before, after }) => syllabusDiffers(groupsOf(before), groupsOf(after), called)}
-              />
-            </details>
+            <HistoryFold
+              kind="syllabus"
+              id={rank.id}
+              canUndo
+              differ={({ before, after }) => syllabusDiffers(asKept(before), asKept(after), called)}
+            />
           )}
         </Scroll>
         <Scroll label="What a student who knows this can do" className={classes.side}>
@@ -184,9 +181,6 @@ function Opened({ view, views, rank, map }: OpenedProps) {
     </>
   );
 }
-
-/** The groups of a rank as the journal kept it. */
-const groupsOf = (kept: unknown) => (kept as Rank | null)?.syllabus ?? [];
 
 /** What earlier ranks opened is said there; here is only how much of it still stands. */
 function OpenSince({ view, since }: { view: LadderView; since: Record<string, number> }) {

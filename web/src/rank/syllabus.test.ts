@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Item, Rank, SyllabusGroup } from '../api/types';
 import {
   added,
+  asKept,
   copied,
   fresh,
   groupMoved,
@@ -144,4 +145,14 @@ it('tells two syllabuses apart by names', () => {
   expect(syllabusDiffers(groups, itemMoved(groups, 'b', -1), called)).toEqual([
     'The order, or the name of a group',
   ]);
+});
+
+it('reads what the journal kept without what is empty', () => {
+  const kept = {
+    syllabus: [{ name: 'Group 1' }, { name: 'Throws', items: [{ id: 'a', kind: 'TECHNIQUE', ref: 'a' }] }],
+  };
+  expect(asKept(kept)[0]).toEqual({ name: 'Group 1', choose: 0, items: [] });
+  expect(asKept(kept)[1].items[0]).toMatchObject({ id: 'a', standard: 'SHOWN', stripe: 0, version: null });
+  expect([asKept(null), asKept({})]).toEqual([[], []]);
+  expect(syllabusDiffers(asKept({}), asKept(kept), (one) => one.id)).toEqual(['Added a to Throws']);
 });

@@ -197,3 +197,17 @@ export function syllabusDiffers(
   }
   return lines.length > 0 ? lines : ['The order, or the name of a group'];
 }
+
+/** The groups of a rank as the journal kept it, which leaves out what is empty or usual. */
+export function asKept(kept: unknown): SyllabusGroup[] {
+  const groups = (kept as { syllabus?: Partial<SyllabusGroup>[] } | null)?.syllabus ?? [];
+  return groups.map((group) => ({
+    name: group.name ?? '',
+    choose: group.choose ?? 0,
+    items: (group.items ?? []).map((item) => ({
+      ...{ ref: null, words: null, version: null, standard: 'SHOWN', sides: 'EITHER', role: 'PERFORMER' },
+      ...{ count: 0, stripe: 0 },
+      ...item,
+    })) as Item[],
+  }));
+}

@@ -30,6 +30,10 @@ class TakingBack {
     /** Edits that stand on each other are followed this far. */
     private static final int MOST_TOGETHER = 20;
 
+    /** What every coach may write; somebody may have been head coach when they changed the rest. */
+    private static final Set<String> OF_COACHES = Set.of(
+            "chain", "class", "practice", "mark", "pattern", "plan", "cycle", "ask", "credit", "brought", "tally");
+
     private final Journal journal;
     private final Edits edits;
     private final Undone undone;
@@ -125,6 +129,9 @@ class TakingBack {
         for (Journal.Line line : lines) {
             if (!Undo.KINDS.contains(line.kind())) {
                 return "This is put right where it stands, not from here.";
+            }
+            if (!isHead && !OF_COACHES.contains(line.kind())) {
+                return "Only a head coach changes this, or takes a change of it back.";
             }
             if (!isHead && !line.who().equals(who)) {
                 return line.who() + " changed it after that. A head coach can take both back.";

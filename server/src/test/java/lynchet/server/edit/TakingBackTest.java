@@ -159,6 +159,30 @@ class TakingBackTest {
     }
 
     @Test
+    void whoIsNoHeadCoachAnyMoreTakesBackOnlyWhatACoachMayWrite() {
+        String link = head.post("/api/accounts", "{\"name\":\"Was head\",\"role\":\"HEAD\",\"person\":null}")
+                .expect(200)
+                .json()
+                .path("link")
+                .asString();
+        HttpUser was = RunningClub.stranger();
+        was.post("/api/session/link", Map.of("link", link, "password", "a few words in a row"))
+                .expect(200);
+        String edit = was.post("/api/map/techniques", technique("past-the-knee", "Past the knee"))
+                .expect(200)
+                .edit();
+        head.put("/api/accounts/Was%20head", "{\"role\":\"COACH\",\"person\":null,\"isOff\":false}", null)
+                .expect(200);
+        HttpUser now = RunningClub.stranger();
+        now.signIn("was head", "a few words in a row");
+        assertThat(now.get("/api/edits/" + edit).expect(200).json().path("not").asString())
+                .contains("head coach");
+        assertThat(now.post("/api/map/undo/" + edit, Map.of()).expect(403).code())
+                .isEqualTo("NOT_YOURS");
+        head.post("/api/map/undo/" + edit, Map.of()).expect(200);
+    }
+
+    @Test
     void aLadderGoesBackWithWhatItsRanksWereMadeToAsk() {
         JsonNode ladder = head.get("/api/ladders").expect(200).json().get(0).path("ladder");
         String id = ladder.path("id").asString();

@@ -27,6 +27,7 @@ export const blankLadder = (): Ladder => ({
   nextLadder: null,
   handOver: {},
   tracks: [],
+  earlier: [],
 });
 
 /** The next rank above: as many stripes as the one before, and at least as old. */

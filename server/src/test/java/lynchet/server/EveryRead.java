@@ -43,11 +43,12 @@ public final class EveryRead {
                         .replace("{kind}", "roster")
                         .replace("{name}", "none")
                         .replace("{edit}", "none")
+                        .replace("{day}", "2026-12-31")
                         .replace("{id}", "closed-guard");
                 there += there.endsWith("/promotions") || there.endsWith("/evidence") || there.endsWith("/ignored")
                         ? "?student=" + student
                         : "";
-                there += there.endsWith("/people") ? "?size=200" : "";
+                there += there.equals("/api/people") ? "?size=200" : "";
                 there += there.endsWith("/incidents") || there.endsWith("/merits") ? "?student=" + student : "";
                 there += there.endsWith("/board") || there.endsWith("/belts") ? "?ladder=adult" : "";
                 there += there.endsWith("/asks") ? "?student=" + student : "";

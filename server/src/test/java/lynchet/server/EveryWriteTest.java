@@ -90,6 +90,8 @@ class EveryWriteTest {
                             + "\"subjects\":[\"hip-bump-sweep\"]}]},\"ranks\":[\"white\"],\"weeks\":4}"),
             Map.entry("Years", "{\"years\":5}"),
             Map.entry("ClubName", "{\"name\":\"x\"}"),
+            Map.entry("Beginning", "{\"from\":\"2027-01-01\"}"),
+            Map.entry("Moving", "{\"students\":[\"orla-fenwick\"]}"),
             Map.entry(
                     "ClubNumbers",
                     "{\"id\":\"club\",\"juniorsBelow\":16,\"ofAge\":18,\"newWeeks\":13,\"liveWeeks\":4,\"throwMetres\":4,"
@@ -224,6 +226,7 @@ class EveryWriteTest {
                 "Ladder".equals(write.schema()) ? good : club.path("ladders").get(0);
         return write.path()
                 .replace("/ladders/{id}", "/ladders/" + ladder.path("id").asString())
+                .replace("{day}", "2026-12-31")
                 .replace("{rank}", ladder.path("ranks").get(0).path("id").asString())
                 .replace("/promotions/{id}", "/promotions/pr-orla-fenwick")
                 .replace("{name}", "coach")

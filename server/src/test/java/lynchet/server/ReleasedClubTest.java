@@ -56,7 +56,8 @@ class ReleasedClubTest {
             Parts.PAIRINGS,
             Parts.STARTS,
             Parts.BROUGHT,
-            Parts.NUMBERS);
+            Parts.NUMBERS,
+            Parts.SYLLABUS_MOVES);
 
     @TempDir
     Path data;

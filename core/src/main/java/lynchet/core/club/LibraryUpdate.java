@@ -178,7 +178,7 @@ public final class LibraryUpdate {
 
     private static Ladder ladder(Ladder own, Ladder shipped, Set<String> keys) {
         String key = key(Parts.LADDERS, own);
-        Ladder ladder = keys.contains(key) ? shipped : own;
+        Ladder ladder = keys.contains(key) ? shipped.withEarlier(own.earlier()) : own;
         for (Rank rank : ladder.ranks()) {
             Rank asking = (keys.contains(key + "/" + rank.id()) ? shipped : own)
                     .rank(rank.id())
@@ -209,7 +209,7 @@ public final class LibraryUpdate {
     private static Map<String, Object> ofLadder(Ladder ladder) {
         String key = key(Parts.LADDERS, ladder);
         Map<String, Object> all = new LinkedHashMap<>();
-        Ladder bare = ladder;
+        Ladder bare = ladder.withEarlier(List.of());
         for (Rank rank : ladder.ranks()) {
             bare = bare.withRank(rank.withSyllabus(List.of()));
         }

@@ -49,12 +49,14 @@ import lynchet.core.people.Ask;
 import lynchet.core.people.Brought;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
+import lynchet.core.people.SyllabusMove;
 import lynchet.core.promote.Belt;
 import lynchet.core.promote.Merit;
 import lynchet.core.promote.Nomination;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
+import lynchet.core.rank.SyllabusGroup;
 import lynchet.core.round.Round;
 import lynchet.core.safety.Incident;
 import lynchet.core.term.Closure;
@@ -306,6 +308,20 @@ public final class Parts {
                     Brought::ladder,
                     brought -> "it is said already what they brought to this ladder"));
 
+    public static final Part<SyllabusMove> SYLLABUS_MOVES = Part.record(
+                    "syllabusMoves", "syllabusMove", SyllabusMove.class, SyllabusMove::id)
+            .pointingAt((move, to) -> {
+                to.refer("RECORD_STUDENT", "student", STUDENT, move.student());
+                to.refer("PROMOTION_LADDER", "ladder", LADDER, move.ladder());
+                to.refer("PROMOTION_RANK", "rank", RANK_OF_LADDER, of(move.ladder(), move.rank()));
+            })
+            .noTwo(new Part.Unique<>(
+                    "MOVED_TWICE",
+                    "ladder",
+                    SyllabusMove::student,
+                    SyllabusMove::ladder,
+                    move -> "it is said already which syllabus they stand on"));
+
     public static final Part<Nomination> NOMINATIONS = Part.record(
                     "nominations", "nomination", Nomination.class, Nomination::id)
             .pointingAt((nomination, to) -> {
@@ -375,6 +391,7 @@ public final class Parts {
             INCIDENTS,
             CREDITS,
             BROUGHT,
+            SYLLABUS_MOVES,
             NOMINATIONS,
             MERITS,
             BELTS,
@@ -439,6 +456,11 @@ public final class Parts {
             to.offer(RANK_OF_LADDER, of(ladder.id(), rank.id()));
             rank.items().forEach(item -> to.offer(SUBJECT, item.subject()));
         }
+        ladder.earlier().stream()
+                .flatMap(then -> then.ranks().stream())
+                .flatMap(of -> of.syllabus().stream())
+                .flatMap(group -> group.items().stream())
+                .forEach(item -> to.offer(SUBJECT, item.subject()));
     }
 
     private static void ladder(Ladder ladder, Part.Referring to) {
@@ -449,13 +471,19 @@ public final class Parts {
             to.refer("HAND_OVER", "handOver/" + here, RANK_OF_LADDER, of(ladder.id(), here));
             to.refer("HAND_OVER", "handOver/" + here, RANK_OF_LADDER, of(ladder.nextLadder(), there));
         });
+        each(ladder.ranks(), "ranks", (rank, at) -> syllabus(rank.syllabus(), at, to));
         each(
-                ladder.ranks(),
-                "ranks",
-                (rank, atRank) -> each(
-                        rank.syllabus(),
-                        atRank + "/syllabus",
-                        (group, atGroup) -> each(group.items(), atGroup + "/items", (item, at) -> item(item, at, to))));
+                ladder.earlier(),
+                "earlier",
+                (then, atThen) ->
+                        each(then.ranks(), atThen + "/ranks", (rank, at) -> syllabus(rank.syllabus(), at, to)));
+    }
+
+    private static void syllabus(List<SyllabusGroup> syllabus, String atRank, Part.Referring to) {
+        each(
+                syllabus,
+                atRank + "/syllabus",
+                (group, atGroup) -> each(group.items(), atGroup + "/items", (item, at) -> item(item, at, to)));
     }
 
     private static void item(Item item, String at, Part.Referring to) {

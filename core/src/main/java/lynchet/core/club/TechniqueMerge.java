@@ -30,6 +30,7 @@ import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Brought;
+import lynchet.core.rank.EarlierSyllabus;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
@@ -297,7 +298,13 @@ public final class TechniqueMerge {
         for (Rank rank : ladder.ranks()) {
             changed = changed.withRank(rank.withSyllabus(each(rank.syllabus(), this::group)));
         }
-        return changed;
+        return changed.withEarlier(each(
+                ladder.earlier(),
+                one -> new EarlierSyllabus(
+                        one.until(),
+                        each(
+                                one.ranks(),
+                                of -> new EarlierSyllabus.AskedThen(of.rank(), each(of.syllabus(), this::group))))));
     }
 
     private SyllabusGroup group(SyllabusGroup group) {

@@ -1,14 +1,19 @@
 package lynchet.core.rank;
 
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
+import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
@@ -23,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param nextLadder where students go on at {@code toAge}; may be null
  * @param handOver rank here → rank there
  * @param tracks tracks whose classes count; none: all
+ * @param earlier what its ranks asked before, the oldest first; {@code ranks} asks what is asked now
  */
 public record Ladder(
         String id,
@@ -35,7 +41,8 @@ public record Ladder(
         Policy policy,
         @Nullable String nextLadder,
         Map<String, String> handOver,
-        List<String> tracks) {
+        List<String> tracks,
+        @Most(60) List<EarlierSyllabus> earlier) {
 
     public Ladder {
         Say.id("a ladder", id);
@@ -56,6 +63,96 @@ public record Ladder(
                 != ranks.stream().flatMap(Rank::items).count()) {
             throw new IllegalArgumentException("this ladder names a syllabus item twice");
         }
+        earlier = Say.list(earlier).stream()
+                .sorted(Comparator.comparing(EarlierSyllabus::until))
+                .toList();
+        if (earlier.stream().map(EarlierSyllabus::until).distinct().count() != earlier.size()) {
+            throw new IllegalArgumentException("two earlier syllabuses of this ladder end on one day");
+        }
+        for (EarlierSyllabus one : earlier) {
+            if (!one.only(ranks).equals(one)) {
+                throw new IllegalArgumentException(
+                        "an earlier syllabus of this ladder has a rank that the ladder has not");
+            }
+        }
+    }
+
+    /** The ladder with the syllabus that was in force on a day, and those before it. */
+    public Ladder asOf(LocalDate day) {
+        return version(versionOn(day));
+    }
+
+    /** Which of its syllabuses was in force on a day, 0 the oldest. */
+    public int versionOn(LocalDate day) {
+        return (int) earlier.stream().filter(one -> day.isAfter(one.until())).count();
+    }
+
+    /** The ladder under each of its syllabuses, the oldest first and this one last. */
+    public List<Ladder> versions() {
+        return IntStream.rangeClosed(0, earlier.size()).mapToObj(this::version).toList();
+    }
+
+    /** @param at 0 the oldest of its syllabuses, {@code earlier.size()} that of now */
+    public Ladder version(int at) {
+        return at == earlier.size() ? this : of(earlier.get(at).asked(ranks), tracks, policy, earlier.subList(0, at));
+    }
+
+    /** The last day on which a rank was given under one of its versions; empty: it is given under that one still. */
+    public Optional<LocalDate> lastDayOf(Ladder version) {
+        int at = version.earlier().size();
+        return at < earlier.size() ? Optional.of(earlier.get(at).until()) : Optional.empty();
+    }
+
+    /** The first day on which a rank is given under the syllabus of now; empty: it was never published anew. */
+    public Optional<LocalDate> publishedFrom() {
+        return earlier.isEmpty()
+                ? Optional.empty()
+                : Optional.of(earlier.get(earlier.size() - 1).until().plusDays(1));
+    }
+
+    /**
+     * The same ladder, asking of whoever gets a rank from a day on what it asks from now on; those before go on with what it
+     * asks at present. On the day on which the present syllabus began it begins still.
+     *
+     * @throws IllegalArgumentException if the present syllabus begins later than that
+     */
+    public Ladder publishing(LocalDate from) {
+        Optional<LocalDate> began = publishedFrom();
+        if (began.filter(from::equals).isPresent()) {
+            return this;
+        }
+        if (began.filter(from::isBefore).isPresent()) {
+            throw new IllegalArgumentException("the syllabus of this ladder begins on " + began.get() + " already");
+        }
+        List<EarlierSyllabus> all = new ArrayList<>(earlier);
+        all.add(EarlierSyllabus.of(ranks, from.minusDays(1)));
+        return withEarlier(all);
+    }
+
+    /** The same ladder with these earlier syllabuses, as far as they are about its ranks. */
+    public Ladder withEarlier(List<EarlierSyllabus> others) {
+        return of(
+                ranks,
+                tracks,
+                policy,
+                others.stream().map(one -> one.only(ranks)).toList());
+    }
+
+    private Ladder of(
+            List<Rank> otherRanks, List<String> otherTracks, Policy otherPolicy, List<EarlierSyllabus> others) {
+        return new Ladder(
+                id,
+                name,
+                fromAge,
+                toAge,
+                ruleset,
+                examList,
+                otherRanks,
+                otherPolicy,
+                nextLadder,
+                handOver,
+                otherTracks,
+                others);
     }
 
     public Optional<Rank> rank(String rankId) {
@@ -117,19 +214,18 @@ public record Ladder(
 
     /** The same ladder counting the classes of other tracks. */
     public Ladder counting(List<String> otherTracks) {
-        return new Ladder(
-                id, name, fromAge, toAge, ruleset, examList, ranks, policy, nextLadder, handOver, otherTracks);
+        return of(ranks, otherTracks, policy, earlier);
     }
 
     /** The same ladder under another policy. */
     public Ladder under(Policy other) {
-        return new Ladder(id, name, fromAge, toAge, ruleset, examList, ranks, other, nextLadder, handOver, tracks);
+        return of(ranks, tracks, other, earlier);
     }
 
     public Ladder withRank(Rank changed) {
         List<Rank> all = ranks.stream()
                 .map(r -> r.id().equals(changed.id()) ? changed : r)
                 .toList();
-        return new Ladder(id, name, fromAge, toAge, ruleset, examList, all, policy, nextLadder, handOver, tracks);
+        return of(all, tracks, policy, earlier);
     }
 }

@@ -28,6 +28,7 @@ import lynchet.core.people.Ask;
 import lynchet.core.people.Brought;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
+import lynchet.core.people.SyllabusMove;
 import lynchet.core.promote.Belt;
 import lynchet.core.promote.Merit;
 import lynchet.core.promote.Nomination;
@@ -92,6 +93,7 @@ public final class TinyClub {
             one(new Credit("cr1", "ana", "hip-bump", null, 200, DAY, "from before", null, "coach"));
     final List<Brought> brought =
             one(new Brought("br1", "ana", "adult", "white", Brought.Answer.NOTHING, List.of(), DAY, null, "coach"));
+    final List<SyllabusMove> syllabusMoves = one(new SyllabusMove("sm1", "ana", "adult", "white", DAY));
     final List<Nomination> nominations =
             one(new Nomination("n1", "ana", "adult", "white", DAY.withDayOfMonth(1), null, null, null, "coach"));
     final List<Merit> merits = one(new Merit("me1", "ana", Merit.Kind.SEMINAR, DAY, 3, "summer", null, "coach"));
@@ -146,6 +148,7 @@ public final class TinyClub {
                 .with(Parts.INCIDENTS, incidents)
                 .with(Parts.CREDITS, credits)
                 .with(Parts.BROUGHT, brought)
+                .with(Parts.SYLLABUS_MOVES, syllabusMoves)
                 .with(Parts.NOMINATIONS, nominations)
                 .with(Parts.MERITS, merits)
                 .with(Parts.BELTS, belts)
@@ -169,12 +172,12 @@ public final class TinyClub {
                 0,
                 List.of(new SyllabusGroup("All", 0, List.of(item))));
         Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0, null, false, false, false);
-        return new Ladder(id, id, 0, 0, ruleset, false, List.of(white), policy, next, null, null);
+        return new Ladder(id, id, 0, 0, ruleset, false, List.of(white), policy, next, null, null, null);
     }
 
     /** Another ladder with the same ranks. */
     static Ladder likeWith(String id, Ladder other) {
-        return new Ladder(id, id, 0, 0, null, false, other.ranks(), other.policy(), null, null, null);
+        return new Ladder(id, id, 0, 0, null, false, other.ranks(), other.policy(), null, null, null, null);
     }
 
     static Word word(String id, String technique) {

@@ -63,7 +63,8 @@ class BroughtTest {
             new Policy(null, null, 0, false, null, 0, 0, 0, null, false, false, false),
             null,
             Map.of(),
-            List.of());
+            List.of(),
+            null);
 
     private static Rank rank(String id, Item... items) {
         return new Rank(id, id, List.of("white"), 0, 0, 0, List.of(new SyllabusGroup("All", 0, List.of(items))));

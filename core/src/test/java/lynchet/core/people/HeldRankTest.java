@@ -95,7 +95,7 @@ class HeldRankTest {
         List<Rank> ranks = RANKS.stream()
                 .map(id -> new Rank(id, id, List.of("white"), 1, 0, MIN_WEEKS, List.of()))
                 .toList();
-        Ladder ladder = new Ladder("adult", "Adult", 0, 0, null, false, ranks, policy, null, null, null);
+        Ladder ladder = new Ladder("adult", "Adult", 0, 0, null, false, ranks, policy, null, null, null, null);
         StudentRecord record = new StudentRecord(
                 "ana", promotions, classes, null, null, java.util.Map.of(), null, java.util.Map.of(), null, List.of());
         isAsPlainLoopsSay(

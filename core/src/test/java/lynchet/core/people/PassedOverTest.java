@@ -73,7 +73,7 @@ class PassedOverTest {
         Policy policy =
                 new Policy(null, null, 0, true, months, 40, 2, 0.6, null, countsBesides, countsBesides, countsBesides);
         Ladder ladder =
-                new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null);
+                new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null, null);
         Student ana = new Student(
                 "ana",
                 "Ana Test",

@@ -63,7 +63,7 @@ class ReadinessInFullTest {
         Rank yellow = new Rank("yellow", "Yellow", List.of("yellow"), 0, minAge, 0, List.of());
         Policy policy = new Policy(stripes, null, 10, true, months, 40, 2, 0.6, null, false, false, false);
         Ladder ladder =
-                new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null);
+                new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null, null);
         Student ana = new Student(
                 "ana",
                 "Ana Test",

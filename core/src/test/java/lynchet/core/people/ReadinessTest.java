@@ -69,7 +69,7 @@ class ReadinessTest {
                 countsSeminars,
                 asksChart,
                 asksConduct);
-        return new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null);
+        return new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null, null);
     }
 
     private void attend(int classes, int everyDays) {
@@ -264,8 +264,8 @@ class ReadinessTest {
                 0,
                 12,
                 List.of(new SyllabusGroup("Chains", 0, List.of(walk))));
-        Ladder ladder =
-                new Ladder("adult", "Adult", 0, 0, null, false, List.of(walking), plain.policy(), null, null, null);
+        Ladder ladder = new Ladder(
+                "adult", "Adult", 0, 0, null, false, List.of(walking), plain.policy(), null, null, null, null);
         assertThat(condition(readiness(ladder), Condition.Code.SYLLABUS).missing())
                 .isEqualTo("1 more: The first walk (to be passed)");
     }

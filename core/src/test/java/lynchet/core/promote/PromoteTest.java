@@ -164,6 +164,7 @@ class PromoteTest {
                 POLICY,
                 null,
                 null,
+                null,
                 null);
         Ladder junior = new Ladder(
                 "junior",
@@ -176,6 +177,7 @@ class PromoteTest {
                 POLICY,
                 "adult",
                 Map.of("j1", "yellow"),
+                null,
                 null);
         Training training = new Training();
         training.pass("choke");

@@ -2,7 +2,9 @@ package lynchet.core.rank;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
+import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.chain.Chain;
 import lynchet.core.club.Club;
@@ -42,7 +44,7 @@ class LadderTest {
 
     private static Ladder ladder(Rank... ranks) {
         Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0, null, false, false, false);
-        return new Ladder("adult", "Adult", 0, 0, null, false, List.of(ranks), policy, null, null, null);
+        return new Ladder("adult", "Adult", 0, 0, null, false, List.of(ranks), policy, null, null, null, null);
     }
 
     private final Ladder ladder = ladder(
@@ -57,9 +59,9 @@ class LadderTest {
     @CsvSource({"-1, 0", "0, -1", "100, 0", "0, 100", "16, 15"})
     void agesThatMakeNoSenseAreRefused(int from, int to) {
         Policy policy = ladder.policy();
-        assertThatThrownBy(() -> new Ladder("x", "X", from, to, null, false, null, policy, null, null, null))
+        assertThatThrownBy(() -> new Ladder("x", "X", from, to, null, false, null, policy, null, null, null, null))
                 .isInstanceOf(IllegalArgumentException.class);
-        assertThat(new Ladder("x", "X", 16, 16, null, false, null, policy, null, null, null).toAge())
+        assertThat(new Ladder("x", "X", 16, 16, null, false, null, policy, null, null, null, null).toAge())
                 .isEqualTo(16);
     }
 
@@ -135,10 +137,67 @@ class LadderTest {
         Policy policy = new Policy(Policy.Stripes.NONE, null, 0, false, null, 40, 2, 0.5, null, false, false, false);
         Rank white = new Rank(
                 "white", "White", List.of("white"), 0, 0, 10, List.of(new SyllabusGroup("G", 0, List.of(both, again))));
-        Ladder one = new Ladder("l", "L", 0, 0, null, false, List.of(white), policy, null, null, null);
+        Ladder one = new Ladder("l", "L", 0, 0, null, false, List.of(white), policy, null, null, null, null);
         TeachingLoad.Load load = TeachingLoad.of(one, white, map, java.util.Map.of());
         assertThat(load.needed()).isEqualTo(16 + 6 + 60);
         assertThat(load.available()).isEqualTo(10 * 2 * 40 * 0.5);
         assertThat(load.share()).isEqualTo(82.0 / 400);
+    }
+
+    private static final LocalDate YEAR = LocalDate.of(2027, 1, 1);
+
+    private static List<String> refs(Ladder ladder) {
+        return ladder.ranks().stream().flatMap(Rank::items).map(Item::ref).toList();
+    }
+
+    @Test
+    void whatIsPublishedAnewHoldsFromItsDayAndWhatWasAskedBeforeStays() {
+        Ladder before = ladder(rank("white", technique("w1", "hip-bump")), rank("yellow", technique("y1", "arm-drag")));
+        Ladder after = before.publishing(YEAR).withRank(rank("white", technique("w2", "back-roll")));
+
+        assertThat(refs(after.asOf(YEAR.minusDays(1)))).containsExactly("hip-bump", "arm-drag");
+        assertThat(refs(after.asOf(YEAR))).containsExactly("back-roll", "arm-drag");
+        assertThat(after.publishedFrom()).contains(YEAR);
+        assertThat(after.publishing(YEAR)).as("it began on that day already").isEqualTo(after);
+        assertThatThrownBy(() -> after.publishing(YEAR.minusDays(1)))
+                .hasMessage("the syllabus of this ladder begins on 2027-01-01 already");
+
+        Ladder third = after.publishing(YEAR.plusYears(1)).withRank(rank("yellow", technique("y2", "hip-bump")));
+        assertThat(third.versions().stream().map(LadderTest::refs))
+                .containsExactly(
+                        List.of("hip-bump", "arm-drag"),
+                        List.of("back-roll", "arm-drag"),
+                        List.of("back-roll", "hip-bump"));
+        assertThat(third.lastDayOf(third.asOf(YEAR))).contains(YEAR.plusYears(1).minusDays(1));
+        assertThat(third.lastDayOf(third)).isEmpty();
+    }
+
+    @Test
+    void anEarlierSyllabusIsAboutTheRanksOfItsLadderAndEndsOnADayOfItsOwn() {
+        Ladder two = ladder(rank("white"), rank("yellow", technique("y1", "arm-drag")))
+                .publishing(YEAR);
+        Policy policy = two.policy();
+
+        assertThatThrownBy(() -> new Ladder(
+                        "x", "X", 0, 0, null, false, List.of(rank("white")), policy, null, null, null, two.earlier()))
+                .hasMessage("an earlier syllabus of this ladder has a rank that the ladder has not");
+        assertThatThrownBy(() -> two.withEarlier(
+                        List.of(two.earlier().get(0), two.earlier().get(0))))
+                .hasMessage("two earlier syllabuses of this ladder end on one day");
+        Ladder one = ladder(rank("white")).withEarlier(two.earlier());
+        assertThat(one.earlier().get(0).ranks())
+                .extracting(EarlierSyllabus.AskedThen::rank)
+                .containsExactly("white");
+    }
+
+    @Test
+    void whatAnEarlierSyllabusAsksMustBeThereToo() {
+        Ladder gone = ladder(rank("white", technique("w1", "no-such-thing"))).publishing(YEAR);
+        Ladder ladder = gone.withRank(rank("white", technique("w1", "hip-bump")));
+        Club club = Club.teaching("Tiny", MAP.data(), CHAINS, List.of(ladder), List.of(), List.of());
+
+        assertThat(ClubCheck.check(club))
+                .extracting(Breach::rule, Breach::where)
+                .containsExactly(tuple("SYLLABUS_ITEM", "/ladders/0/earlier/0/ranks/0/syllabus/0/items/0/ref"));
     }
 }

@@ -66,7 +66,7 @@ class SyllabusCheckTest {
                 false,
                 false,
                 false);
-        return new Ladder("adult", "Adult", 0, 0, null, false, all, policy, null, null, null);
+        return new Ladder("adult", "Adult", 0, 0, null, false, all, policy, null, null, null, null);
     }
 
     private List<Finding> check(Ladder ladder, String rank) {
@@ -219,7 +219,7 @@ class SyllabusCheckTest {
                 false,
                 false,
                 false);
-        return new Ladder("adult", "Adult", fromAge, 0, null, false, List.of(rank), policy, null, null, null);
+        return new Ladder("adult", "Adult", fromAge, 0, null, false, List.of(rank), policy, null, null, null, null);
     }
 
     @Test
@@ -255,7 +255,8 @@ class SyllabusCheckTest {
 
     private static Ladder underMasters(int minAge, Item item) {
         Ladder plain = under(0, minAge, null, List.of(new SyllabusGroup("G", 0, List.of(item))));
-        return new Ladder("adult", "Adult", 0, 0, "masters", false, plain.ranks(), plain.policy(), null, null, null);
+        return new Ladder(
+                "adult", "Adult", 0, 0, "masters", false, plain.ranks(), plain.policy(), null, null, null, null);
     }
 
     /** A straight arm lock: from 13, live from 16. A neck crank: never. Whose age nobody has said is not judged. */
@@ -365,7 +366,7 @@ class SyllabusCheckTest {
                 0,
                 10,
                 List.of(new SyllabusGroup("G", 0, List.of(item("hip-throw", Standard.LIVE, Sides.BOTH)))));
-        return new Ladder("adult", "Adult", 0, 0, null, false, List.of(rank), policy, null, null, null);
+        return new Ladder("adult", "Adult", 0, 0, null, false, List.of(rank), policy, null, null, null, null);
     }
 
     /** One of three starts on the feet; the fall counts for neither. */

@@ -52,7 +52,7 @@ class WantedTest {
 
     private static Ladder ladder(String id, int from, int to, List<String> tracks, Rank... ranks) {
         Policy policy = new Policy(null, null, 0, false, null, 0, 0, 0, null, false, false, false);
-        return new Ladder(id, id, from, to, null, false, List.of(ranks), policy, null, null, tracks);
+        return new Ladder(id, id, from, to, null, false, List.of(ranks), policy, null, null, tracks, null);
     }
 
     private final Ladder adult = ladder(

@@ -47,6 +47,7 @@ final class Undo implements Club.Change {
             "ask",
             "credit",
             "brought",
+            "syllabusMove",
             "tally");
 
     private final List<Journal.Line> lines;

@@ -12,6 +12,7 @@ import lynchet.core.people.Brought;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentRecord;
+import lynchet.core.people.SyllabusMove;
 import lynchet.core.promote.Merit;
 import lynchet.core.promote.Nomination;
 import lynchet.core.round.Round;
@@ -88,7 +89,8 @@ class EraseController {
             List<Brought> brought,
             List<Ask> asks,
             List<Merit> merits,
-            List<Nomination> nominations) {}
+            List<Nomination> nominations,
+            List<SyllabusMove> syllabusMoves) {}
 
     @GetMapping("/all")
     ResponseEntity<GivenOut> all(@PathVariable String id) {
@@ -109,7 +111,8 @@ class EraseController {
                 about(Parts.BROUGHT, id),
                 about(Parts.ASKS, id),
                 about(Parts.MERITS, id),
-                about(Parts.NOMINATIONS, id));
+                about(Parts.NOMINATIONS, id),
+                about(Parts.SYLLABUS_MOVES, id));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + id + ".json\"")
                 .contentType(MediaType.APPLICATION_JSON)

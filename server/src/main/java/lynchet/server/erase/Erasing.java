@@ -13,6 +13,7 @@ import lynchet.core.people.Ask;
 import lynchet.core.people.Brought;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
+import lynchet.core.people.SyllabusMove;
 import lynchet.core.promote.Nomination;
 import lynchet.core.safety.Incident;
 import lynchet.format.Json;
@@ -158,6 +159,10 @@ class Erasing {
         PartStore<Brought, ?> brought = stores.of(Parts.BROUGHT);
         brought.remove(brought.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
                 .map(Brought::id)
+                .toList());
+        PartStore<SyllabusMove, ?> moves = stores.of(Parts.SYLLABUS_MOVES);
+        moves.remove(moves.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
+                .map(SyllabusMove::id)
                 .toList());
         PartStore<Ask, ?> asks = stores.of(Parts.ASKS);
         asks.remove(asks.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()

@@ -3,9 +3,9 @@ package lynchet.server.game;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import lynchet.core.card.Jacket;
 import lynchet.core.game.ChainParts;
@@ -14,9 +14,10 @@ import lynchet.core.game.HowKnown;
 import lynchet.core.game.Lopsided;
 import lynchet.core.game.Measure;
 import lynchet.core.game.ThisWeek;
-import lynchet.core.people.LadderCount;
+import lynchet.core.people.HeldRank;
 import lynchet.core.people.Progress;
 import lynchet.core.people.Soil;
+import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
@@ -28,6 +29,7 @@ import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.People;
+import lynchet.server.people.SyllabusMoves;
 import lynchet.server.round.RoundStore;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -49,13 +51,16 @@ class GameController {
     private final People people;
     private final StudentStates states;
     private final RoundStore rounds;
+    private final SyllabusMoves moves;
     private final Taught taught;
     private final Clock clock;
 
-    GameController(People people, StudentStates states, RoundStore rounds, Taught taught, Clock clock) {
+    GameController(
+            People people, StudentStates states, RoundStore rounds, SyllabusMoves moves, Taught taught, Clock clock) {
         this.people = people;
         this.states = states;
         this.rounds = rounds;
+        this.moves = moves;
         this.taught = taught;
         this.clock = clock;
     }
@@ -87,19 +92,16 @@ class GameController {
         if (Sight.isOpen(who)) {
             throw Refusal.of(HttpStatus.FORBIDDEN, "NOT_ALLOWED", "id", "A student's game is for coaches.");
         }
-        people.one(id);
+        Student student = people.one(id);
         Snapshot now = taught.now();
         LocalDate today = people.today();
         StudentState state = people.state(id);
-        List<LadderCount> held = now.ladders().stream()
-                .flatMap(ladder -> Optional.ofNullable(state.ladders().get(ladder.id())).stream())
-                .toList();
+        Map<Ladder, HeldRank> held = new LinkedHashMap<>();
+        moves.of(List.of(id)).asked(now.ladders(), student, state).forEach(ladder -> state.heldOn(ladder.id())
+                .ifPresent(rank -> held.put(ladder, rank)));
         String rules = ruleset != null
                 ? ruleset
-                : held.stream()
-                        .findFirst()
-                        .map(count -> now.ladder(count.held().ladder()).ruleset())
-                        .orElse(null);
+                : held.keySet().stream().findFirst().map(Ladder::ruleset).orElse(null);
         MoveGraph graph = now.graph(rules, Jacket.EITHER, false);
         Evidence evidence = rounds.evidenceOf(id, now.map());
         Seen seen = see(state, now, graph, evidence, today);
@@ -108,9 +110,8 @@ class GameController {
         Seen before = see(was, now, graph, evidence, then);
         List<GamePlan.Next> next = GamePlan.next(graph, seen.known().keySet(), teachable(held, now), MOST_NEXT);
         Lopsided sides = Lopsided.of(now.map(), state);
-        List<Rank> ranks = held.stream()
-                .flatMap(count ->
-                        now.ladder(count.held().ladder()).rank(count.held().rank()).stream())
+        List<Rank> ranks = held.entrySet().stream()
+                .flatMap(on -> on.getKey().rank(on.getValue().rank()).stream())
                 .toList();
         return new GameView(
                 rules,
@@ -135,14 +136,13 @@ class GameController {
     }
 
     /** What may be taught to somebody next: this rank's and the next one's techniques, on every ladder they stand on. */
-    private static GamePlan.Teachable teachable(List<LadderCount> held, Snapshot now) {
+    private static GamePlan.Teachable teachable(Map<Ladder, HeldRank> held, Snapshot now) {
         Set<String> own = new HashSet<>();
         Set<String> later = new HashSet<>();
-        for (LadderCount count : held) {
-            Ladder ladder = now.ladder(count.held().ladder());
-            ladder.rank(count.held().rank()).ifPresent(rank -> add(rank, now, own));
-            ladder.after(count.held().rank()).ifPresent(rank -> add(rank, now, later));
-        }
+        held.forEach((ladder, on) -> {
+            ladder.rank(on.rank()).ifPresent(rank -> add(rank, now, own));
+            ladder.after(on.rank()).ifPresent(rank -> add(rank, now, later));
+        });
         return new GamePlan.Teachable(own, later);
     }
 

@@ -64,6 +64,7 @@ class Guard {
                                 "/api/people/*/brought",
                                 "/api/people/falls",
                                 "/api/edits/**",
+                                "/api/ladders/*/versions/*/people",
                                 "/api/belts")
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers(

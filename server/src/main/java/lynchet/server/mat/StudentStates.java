@@ -298,6 +298,7 @@ public class StudentStates implements AfterRecords {
                 students.add(brought.student());
                 brought.had().forEach(had -> subjects.add(had.subject()));
             });
+            each(Parts.SYLLABUS_MOVES, move -> students.add(move.student()));
             each(Parts.ROUNDS, round -> {
                 students.addAll(List.of(round.first(), round.second()));
                 everySubject = true;

@@ -45,6 +45,7 @@ class PeopleController {
     private final RosterQuery query;
     private final Names names;
     private final MarkStore marks;
+    private final SyllabusMoves moves;
     private final Taught taught;
     private final Durable durable;
 
@@ -54,6 +55,7 @@ class PeopleController {
             RosterQuery query,
             Names names,
             MarkStore marks,
+            SyllabusMoves moves,
             Taught taught,
             Durable durable) {
         this.people = people;
@@ -61,6 +63,7 @@ class PeopleController {
         this.query = query;
         this.names = names;
         this.marks = marks;
+        this.moves = moves;
         this.taught = taught;
         this.durable = durable;
     }
@@ -96,7 +99,9 @@ class PeopleController {
     /** Somebody of the same family: reached by the same address or number. Not told to a viewer. */
     record Relative(String id, String name, boolean left) {}
 
-    record LadderProgress(String ladder, String rank, List<Progress.GroupProgress> groups) {}
+    /** @param until the last day on which a rank was given under the syllabus that is asked of them; null: it is that of now */
+    record LadderProgress(
+            String ladder, String rank, @Nullable LocalDate until, List<Progress.GroupProgress> groups) {}
 
     /** A page of people; {@code who}: those who are training, guests, or who left. */
     @GetMapping
@@ -222,11 +227,14 @@ class PeopleController {
         LocalDate today = people.today();
         Progress progress = new Progress(state, map);
         List<LadderProgress> standing = new ArrayList<>();
-        for (Ladder ladder : now.ladders()) {
+        for (Ladder ladder : moves.of(List.of(id)).asked(now.ladders(), student, state)) {
             state.heldOn(ladder.id())
                     .flatMap(held -> ladder.rank(held.rank()))
-                    .ifPresent(
-                            rank -> standing.add(new LadderProgress(ladder.id(), rank.id(), progress.of(rank, today))));
+                    .ifPresent(rank -> standing.add(new LadderProgress(
+                            ladder.id(),
+                            rank.id(),
+                            now.ladder(ladder.id()).lastDayOf(ladder).orElse(null),
+                            progress.of(rank, today))));
         }
         Map<String, Soil> techniques = new TreeMap<>();
         map.techniques().forEach(t -> techniques.put(t.id(), Soil.of(t.id(), state, today)));

@@ -52,15 +52,23 @@ public class Roster {
     private final JdbcTemplate jdbc;
     private final ClassesMet classesMet;
     private final BesidesReader besides;
+    private final SyllabusMoves moves;
     private final Cache<Seen, Standing> remembered =
             Caffeine.newBuilder().maximumSize(10_000).build();
     private final AtomicLong generation = new AtomicLong();
     private volatile Paced paced;
 
-    Roster(StudentStore students, StudentStates states, OpenSyllabus syllabus, Taught taught, JdbcTemplate jdbc) {
+    Roster(
+            StudentStore students,
+            StudentStates states,
+            OpenSyllabus syllabus,
+            SyllabusMoves moves,
+            Taught taught,
+            JdbcTemplate jdbc) {
         this.students = students;
         this.states = states;
         this.syllabus = syllabus;
+        this.moves = moves;
         this.taught = taught;
         this.jdbc = jdbc;
         this.classesMet = new ClassesMet(jdbc);
@@ -187,6 +195,7 @@ public class Roster {
         Map<String, Map<String, Recent>> recent = recent(ids, now, basis.day());
         ClubPace pace = pace(basis.day());
         Map<String, BesidesReader.Known> known = besides.of(ids);
+        SyllabusMoves.Of moved = moves.of(ids);
         Map<String, Standing> worked = new HashMap<>();
         for (String id : ids) {
             Student student = seen(who.get(id), eyes);
@@ -202,7 +211,16 @@ public class Roster {
                                     .toList(),
                             state.lastSeen(),
                             rusty(state, now.map(), basis.day()),
-                            readiness(student, state, recent.get(id), known.get(id), now, pace, basis.day(), eyes)));
+                            readiness(
+                                    student,
+                                    state,
+                                    moved.asked(now.ladders(), student, state),
+                                    recent.get(id),
+                                    known.get(id),
+                                    now,
+                                    pace,
+                                    basis.day(),
+                                    eyes)));
         }
         return worked;
     }
@@ -214,6 +232,7 @@ public class Roster {
     private List<Readiness> readiness(
             Student student,
             StudentState state,
+            List<Ladder> ladders,
             Map<String, Recent> recent,
             BesidesReader.Known known,
             Snapshot now,
@@ -221,7 +240,7 @@ public class Roster {
             LocalDate today,
             Readiness.Eyes eyes) {
         List<Readiness> all = new ArrayList<>();
-        for (Ladder ladder : now.ladders()) {
+        for (Ladder ladder : ladders) {
             if (ladder.nextLadder() != null && state.heldOn(ladder.nextLadder()).isPresent()) {
                 continue; // they went on there
             }

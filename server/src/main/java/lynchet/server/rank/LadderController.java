@@ -1,5 +1,6 @@
 package lynchet.server.rank;
 
+import java.time.LocalDate;
 import java.time.Month;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +28,7 @@ import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Refusal;
 import lynchet.server.map.IgnoredGapStore;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,6 +38,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Ladders by hand, what their ranks leave open, and the edits of a syllabus. */
@@ -116,17 +119,18 @@ class LadderController {
         return ETags.tagged(ladders.add(Parts.LADDERS, ladder));
     }
 
-    /** Changes a ladder whole, its syllabuses among it; a rank that somebody holds or held stays. */
+    /** Changes a ladder whole, but for its earlier syllabuses; a rank that somebody holds or held stays. */
     @PutMapping("/{id}")
     ResponseEntity<Ladder> change(
             @PathVariable String id,
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Ladder ladder) {
-        nobodyHolds(taught.now().ladder(id).ranks().stream()
+        Ladder present = taught.now().ladder(id);
+        nobodyHolds(present.ranks().stream()
                 .filter(rank -> ladder.rank(rank.id()).isEmpty())
                 .map(rank -> id + "/" + rank.id())
                 .toList());
-        return ETags.tagged(ladders.change(Parts.LADDERS, id, tag, ladder));
+        return ETags.tagged(ladders.change(Parts.LADDERS, id, tag, ladder.withEarlier(present.earlier())));
     }
 
     /** Takes a ladder out that nobody is or was on. */
@@ -233,8 +237,12 @@ class LadderController {
 
     /** What another syllabus would do, before it is kept: whom it touches, what it opens and closes. Nothing is changed. */
     @PostMapping("/{id}/ranks/{rank}/syllabus/look")
-    SyllabusLook.Look look(@PathVariable String id, @PathVariable String rank, @RequestBody Syllabus syllabus) {
-        Ladder ladder = taught.now().ladder(id);
+    SyllabusLook.Look look(
+            @PathVariable String id,
+            @PathVariable String rank,
+            @RequestParam(required = false) LocalDate from,
+            @RequestBody Syllabus syllabus) {
+        Ladder ladder = begun(taught.now().ladder(id), from);
         Rank present = ladder.rank(rank).orElseThrow(() -> Refusal.missing("rank", rank));
         Rank after = present.withSyllabus(syllabus.groups());
         Ladder changed = ladder.withRank(after);
@@ -245,21 +253,27 @@ class LadderController {
         return look.at(ladder, present, after);
     }
 
+    /** @param from the first day of a new syllabus, for whoever gets a rank from then on; none: for all who stand on this one */
     @PutMapping("/{id}/ranks/{rank}/syllabus")
     ResponseEntity<Rank> syllabus(
             @PathVariable String id,
             @PathVariable String rank,
+            @RequestParam(required = false) LocalDate from,
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Syllabus syllabus) {
         Edits.Changed changed = edits.taught(club -> {
             Ladder ladder = Snapshot.ladder(club, id);
             Rank present = ladder.rank(rank).orElseThrow(() -> Refusal.missing("rank", rank));
             ETags.match(tag, present, rank);
-            Ladder after = ladder.withRank(present.withSyllabus(syllabus.groups()));
+            Ladder after = begun(ladder, from).withRank(present.withSyllabus(syllabus.groups()));
             return club.changing(Parts.LADDERS, all -> all.stream()
                     .map(one -> one.id().equals(id) ? after : one)
                     .toList());
         });
         return ETags.tagged(Snapshot.ladder(changed.after(), id).rank(rank).orElseThrow());
+    }
+
+    private static Ladder begun(Ladder ladder, @Nullable LocalDate from) {
+        return from == null ? ladder : VersionsController.beginning(ladder, from);
     }
 }

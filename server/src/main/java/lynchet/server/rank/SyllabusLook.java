@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lynchet.core.people.Progress;
 import lynchet.core.people.StudentState;
@@ -20,7 +21,6 @@ import lynchet.core.rank.TeachingLoad;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.mat.StudentStates;
-import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 
 /** What a change of a rank's syllabus would do, before it is kept: whom it touches, what it opens and closes, its time. */
@@ -32,13 +32,13 @@ class SyllabusLook {
 
     private final Taught taught;
     private final StudentStates states;
-    private final JdbcTemplate jdbc;
+    private final Wearers wearers;
     private final Clock clock;
 
-    SyllabusLook(Taught taught, StudentStates states, JdbcTemplate jdbc, Clock clock) {
+    SyllabusLook(Taught taught, StudentStates states, Wearers wearers, Clock clock) {
         this.taught = taught;
         this.states = states;
-        this.jdbc = jdbc;
+        this.wearers = wearers;
         this.clock = clock;
     }
 
@@ -54,7 +54,8 @@ class SyllabusLook {
     /**
      * What a change would do.
      *
-     * @param wearers how many wear the rank
+     * @param wearers how many wear the rank and stand on this syllabus
+     * @param earlier how many wear it and stand on an earlier one
      * @param touched how many of them lack something else than before
      * @param opened what hangs together no more
      * @param closed what hangs together now
@@ -64,6 +65,7 @@ class SyllabusLook {
      */
     record Look(
             int wearers,
+            int earlier,
             int touched,
             List<Touch> touches,
             List<OpenedClosed.OfRank> opened,
@@ -72,6 +74,7 @@ class SyllabusLook {
             double after,
             double available) {}
 
+    /** @param ladder as it is before, with a new syllabus begun where that is asked */
     Look at(Ladder ladder, Rank before, Rank after) {
         Snapshot now = taught.now();
         Ladder changed = ladder.withRank(after);
@@ -79,21 +82,17 @@ class SyllabusLook {
                 now.graph(ladder.ruleset()), now.centrality(), now.taught().chains());
         OpenedClosed differs = OpenedClosed.between(check, ladder, check, changed);
         TeachingLoad.Load load = check.load(changed, after.id());
-        Map<String, String> names = wearers(ladder.id(), before.id());
-        List<SyllabusTouches> touches = touches(names.keySet(), before, after, now);
+        List<Wearers.Wearer> all = wearers.of(ladder, before.id());
+        List<Wearers.Wearer> here = all.stream()
+                .filter(one -> one.version() == ladder.earlier().size())
+                .toList();
+        List<SyllabusTouches> touches =
+                touches(here.stream().map(Wearers.Wearer::student).toList(), before, after, now);
         return new Look(
-                names.size(),
+                here.size(),
+                all.size() - here.size(),
                 SyllabusTouches.everybody(touches).size(),
-                touches.stream()
-                        .map(touch -> new Touch(
-                                touch.item(),
-                                touch.gives(),
-                                touch.students().size(),
-                                touch.students().stream()
-                                        .limit(NAMED)
-                                        .map(names::get)
-                                        .toList()))
-                        .toList(),
+                named(touches, here),
                 differs.opened(),
                 differs.closed(),
                 check.load(ladder, before.id()).needed(),
@@ -101,7 +100,19 @@ class SyllabusLook {
                 load.available());
     }
 
-    private List<SyllabusTouches> touches(Set<String> students, Rank before, Rank after, Snapshot now) {
+    static List<Touch> named(List<SyllabusTouches> touches, List<Wearers.Wearer> all) {
+        Map<String, String> names =
+                all.stream().collect(Collectors.toMap(Wearers.Wearer::student, Wearers.Wearer::calledBy));
+        return touches.stream()
+                .map(touch -> new Touch(
+                        touch.item(),
+                        touch.gives(),
+                        touch.students().size(),
+                        touch.students().stream().limit(NAMED).map(names::get).toList()))
+                .toList();
+    }
+
+    List<SyllabusTouches> touches(List<String> students, Rank before, Rank after, Snapshot now) {
         if (students.isEmpty()) {
             return List.of();
         }
@@ -114,19 +125,5 @@ class SyllabusLook {
                 progress.put(student, new Progress(all.getOrDefault(student, StudentState.empty()), now.map())));
         LocalDate day = LocalDate.now(clock);
         return SyllabusTouches.of(before, after, progress, day);
-    }
-
-    /** Those who wear a rank, by id, with what they are called by. */
-    private Map<String, String> wearers(String ladder, String rank) {
-        Map<String, String> names = new LinkedHashMap<>();
-        jdbc.query(
-                "select s.id, s.called_by from student_ladder l join student s on s.id = l.student"
-                        + " where l.ladder = ? and l.rank_id = ? and s.left_on is null order by s.name, s.id",
-                row -> {
-                    names.put(row.getString(1), row.getString(2));
-                },
-                ladder,
-                rank);
-        return names;
     }
 }

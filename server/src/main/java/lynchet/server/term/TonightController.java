@@ -19,6 +19,7 @@ import lynchet.server.club.Stores;
 import lynchet.server.club.Taught;
 import lynchet.server.mat.RecordStore;
 import lynchet.server.mat.StudentStates;
+import lynchet.server.people.SyllabusMoves;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -35,12 +36,14 @@ class TonightController {
     private final RecordStore records;
     private final Stores stores;
     private final StudentStates states;
+    private final SyllabusMoves moves;
     private final Taught taught;
 
-    TonightController(RecordStore records, Stores stores, StudentStates states, Taught taught) {
+    TonightController(RecordStore records, Stores stores, StudentStates states, SyllabusMoves moves, Taught taught) {
         this.records = records;
         this.stores = stores;
         this.states = states;
+        this.moves = moves;
         this.taught = taught;
     }
 
@@ -64,15 +67,19 @@ class TonightController {
                 .map(Technique::receiverFalls)
                 .flatMap(List::stream)
                 .collect(Collectors.toSet());
+        SyllabusMoves.Of moved = moves.of(present.keySet());
         List<Here> here = present.values().stream()
-                .map(student -> Here.of(
-                        student,
-                        stand.getOrDefault(student.id(), StudentState.empty()),
-                        now.ladders(),
-                        training.track(),
-                        training.date(),
-                        falls,
-                        now.numbers()))
+                .map(student -> {
+                    StudentState state = stand.getOrDefault(student.id(), StudentState.empty());
+                    return Here.of(
+                            student,
+                            state,
+                            moved.asked(now.ladders(), student, state),
+                            training.track(),
+                            training.date(),
+                            falls,
+                            now.numbers());
+                })
                 .toList();
         TermPlan plan = now.taught().all(Parts.PLANS).stream()
                 .filter(one ->

@@ -27,7 +27,7 @@ class UndoTest {
     private static final Policy POLICY = new Policy(null, null, 0, false, null, 0, 0, 0, null, false, false, false);
 
     private static Club with(List<Word> words, Rank rank) {
-        Ladder ladder = new Ladder("adult", "Adult", 0, 0, null, false, List.of(rank), POLICY, null, null, null);
+        Ladder ladder = new Ladder("adult", "Adult", 0, 0, null, false, List.of(rank), POLICY, null, null, null, null);
         return Club.teaching("Tiny", new MapData(null, null, null, null, null), null, List.of(ladder), words, null);
     }
 

@@ -19,6 +19,7 @@ const ChainEditorPage = lazy(() =>
 );
 const RanksPage = lazy(() => import('./rank/RanksPage').then((m) => ({ default: m.RanksPage })));
 const LadderPage = lazy(() => import('./rank/LadderPage').then((m) => ({ default: m.LadderPage })));
+const VersionsPage = lazy(() => import('./rank/VersionsPage').then((m) => ({ default: m.VersionsPage })));
 const RankPage = lazy(() => import('./rank/RankPage').then((m) => ({ default: m.RankPage })));
 const TermPage = lazy(() => import('./term/TermPage').then((m) => ({ default: m.TermPage })));
 const CyclePage = lazy(() => import('./term/cycle/CyclePage').then((m) => ({ default: m.CyclePage })));
@@ -109,6 +110,7 @@ export function App() {
               <Route path="/chains/:id" element={<ChainEditorPage />} />
               <Route path="/ranks" element={<RanksPage />} />
               <Route path="/ranks/:ladder" element={<LadderPage />} />
+              <Route path="/ranks/:ladder/versions" element={<VersionsPage />} />
               <Route path="/ranks/:ladder/:rank" element={<RankPage />} />
               <Route path="/term" element={<TermPage />} />
               <Route path="/term/terms/:id" element={<TermForm />} />

@@ -38,6 +38,7 @@ const KINDS: Record<string, (name: string) => string> = {
   brought: (name) => `what ${name} brought`,
   tally: () => 'a fault of the room',
   student: (name) => name,
+  syllabusMove: (name) => `which syllabus ${name} stands on`,
   promotion: (name) => `a promotion of ${name}`,
   nomination: (name) => `a nomination of ${name}`,
   merit: (name) => `a merit of ${name}`,

@@ -138,6 +138,7 @@ function OnLadder({
         {rank && held && <Belt colours={rank.colours} stripes={held.stripes} of={rank.stripes} />}
         {rank?.name}
         {held && <span className="quiet"> since {date(held.since)}</span>}
+        {ladder.until && <span className="quiet">, as asked until {date(ladder.until)}</span>}
       </h3>
       {towards && next && (
         <>

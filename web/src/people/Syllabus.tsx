@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { type MapIndex, useChains } from '../api/queries';
 import type { ItemProgress, LadderView, ProgressView } from '../api/types';
 import { nameOf } from '../rank/nameOf';
@@ -32,6 +33,12 @@ export function Syllabus({
   const [open, setOpen] = useState<string | null>(null);
   return view.ladders.map((ladder) => (
     <section key={ladder.ladder} aria-label="Syllabus progress">
+      {ladder.until && (
+        <p className="quiet">
+          As it was asked of belts given until {date(ladder.until)}.{' '}
+          <Link to={`/ranks/${ladder.ladder}/versions?on=${ladder.until}`}>What is asked now</Link>
+        </p>
+      )}
       {ladder.groups.map((group) => (
         <div key={group.name} className={classes.group}>
           <h2>

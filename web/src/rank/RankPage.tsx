@@ -10,7 +10,8 @@ import {
   useReach,
   useSession,
 } from '../api/queries';
-import type { Item, LadderView, Rank, SyllabusGroup } from '../api/types';
+import type { Item, Ladder, LadderView, Rank, SyllabusGroup } from '../api/types';
+import { useVersions } from '../api/versions';
 import { HistoryFold } from '../form/History';
 import { PageHead } from '../frame/PageHead';
 import { Hillside } from '../map/Hillside';
@@ -18,13 +19,15 @@ import { Belt } from '../ui/Belt';
 import { Scroll } from '../ui/Scroll';
 import { Failed, Loaded, Waiting } from '../ui/States';
 import { Finding as StoneFinding } from '../ui/Stone';
+import { count, date } from '../ui/words';
 import { AddItem } from './AddItem';
 import { AddOther } from './AddOther';
+import { asKept, syllabusDiffers } from './differs';
 import { Groups } from './Groups';
 import { LastChange } from './LastChange';
 import { mendInWords, nameOf } from './nameOf';
 import classes from './RankPage.module.css';
-import { asKept, type Like, plainLike, syllabusDiffers } from './syllabus';
+import { type Like, plainLike } from './syllabus';
 import { Touched } from './Touched';
 import { useSyllabus } from './useSyllabus';
 
@@ -112,6 +115,7 @@ function Opened({ view, views, rank, map }: OpenedProps) {
           {asked && (
             <Touched rank={rank} look={asked.look} called={called} onKeep={confirm} onLeave={leave} />
           )}
+          <OnEarlier ladder={view.ladder} rank={rank} />
           <Groups rank={rank} map={map} called={called} onSave={isHead ? keep : undefined} />
           {rank.syllabus.length === 0 && (
             <p className="quiet">
@@ -179,6 +183,25 @@ function Opened({ view, views, rank, map }: OpenedProps) {
         </Scroll>
       </div>
     </>
+  );
+}
+
+/** Whoever has the rank may still be asked what was asked before. */
+function OnEarlier({ ladder, rank }: { ladder: Ladder; rank: Rank }) {
+  const versions = useVersions(ladder.earlier.length > 0 ? ladder.id : undefined);
+  const [newest, ...earlier] = versions.data ?? [];
+  if (!newest?.from) return null;
+  const people = earlier
+    .flatMap((one) => one.ranks)
+    .filter((of) => of.rank === rank.id)
+    .reduce((sum, of) => sum + of.people, 0);
+  return (
+    <p className="quiet">
+      Asked of whoever gets {rank.name} from {date(newest.from)} on
+      {people > 0 &&
+        `; ${count(people, 'student still stands', 'students still stand')} on what was asked before`}
+      . <Link to={`/ranks/${ladder.id}/versions`}>Versions</Link>
+    </p>
   );
 }
 

@@ -62,6 +62,9 @@ function Ladders({ views, map }: { views: LadderView[]; map: MapIndex }) {
             <Button component={Link} to={`/ranks/${view.ladder.id}`} variant="default">
               Change
             </Button>
+            <Button component={Link} to={`/ranks/${view.ladder.id}/versions`} variant="default">
+              Versions
+            </Button>
             <Button component={Link} to="/ranks/new" variant="default">
               New ladder
             </Button>

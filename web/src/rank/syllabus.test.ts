@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import type { Item, Rank, SyllabusGroup } from '../api/types';
 import {
   added,
-  asKept,
   copied,
   fresh,
   groupMoved,
@@ -11,7 +10,6 @@ import {
   itemMoved,
   placed,
   plainLike,
-  syllabusDiffers,
   withGroup,
   withItem,
   withItems,
@@ -129,30 +127,4 @@ describe('several at once, and dragged', () => {
     ]);
     expect(withoutItems(groups, ['a', 'c', 'd'])[1]).toEqual({ name: 'Chosen', choose: 0, items: [] });
   });
-});
-
-it('tells two syllabuses apart by names', () => {
-  const called = (one: Item) => `the ${one.id}`;
-  const after = placed(withItems(groups, ['a'], { standard: 'LIVE', stripe: 2 }), ['c'], 'Throws', null);
-  expect(syllabusDiffers(groups, withoutItems(after, ['d']), called)).toEqual([
-    'the a: standard shown → live',
-    'the a: from stripe 0 → 2',
-    'the c: from Chosen to Throws',
-    'Took the d out of Chosen',
-    'Chosen: 2 → all of them',
-  ]);
-  expect(syllabusDiffers([], groups, called)[0]).toBe('Added the a to Throws');
-  expect(syllabusDiffers(groups, itemMoved(groups, 'b', -1), called)).toEqual([
-    'The order, or the name of a group',
-  ]);
-});
-
-it('reads what the journal kept without what is empty', () => {
-  const kept = {
-    syllabus: [{ name: 'Group 1' }, { name: 'Throws', items: [{ id: 'a', kind: 'TECHNIQUE', ref: 'a' }] }],
-  };
-  expect(asKept(kept)[0]).toEqual({ name: 'Group 1', choose: 0, items: [] });
-  expect(asKept(kept)[1].items[0]).toMatchObject({ id: 'a', standard: 'SHOWN', stripe: 0, version: null });
-  expect([asKept(null), asKept({})]).toEqual([[], []]);
-  expect(syllabusDiffers(asKept({}), asKept(kept), (one) => one.id)).toEqual(['Added a to Throws']);
 });

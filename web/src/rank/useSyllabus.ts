@@ -5,6 +5,7 @@ import type { MapIndex } from '../api/queries';
 import type { Item, LadderView, Mend, Rank, SyllabusGroup, SyllabusLook } from '../api/types';
 import { useSayDone } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
+import { date } from '../ui/words';
 import { added, fresh, plainLike } from './syllabus';
 
 /** Items a mend adds. */
@@ -30,13 +31,18 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
     client.invalidateQueries({ queryKey: ['map'] });
     client.invalidateQueries({ queryKey: ['people'] });
   };
-  const keep = async ({ groups, done, look }: Asked) => {
+  const keep = async ({ groups, done, look }: Asked, from?: string) => {
     if (!view || !rank) return;
     try {
-      const { edit } = await sendEdit('PUT', path, { groups }, view.tags[rank.id]);
+      const { edit } = await sendEdit(
+        'PUT',
+        from ? `${path}?from=${from}` : path,
+        { groups },
+        view.tags[rank.id],
+      );
       await changed();
       setLast(look);
-      sayDone(done, edit);
+      sayDone(from ? `${done} It is asked for belts from ${date(from)} on.` : done, edit);
     } catch (error) {
       say.failed(error);
       client.invalidateQueries({ queryKey: ['ladders'] });
@@ -56,8 +62,8 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
       say.failed(error);
     }
   };
-  const confirm = () => {
-    if (asked) void keep(asked);
+  const confirm = (from?: string) => {
+    if (asked) void keep(asked, from);
     setAsked(null);
   };
   const add = (items: Item[], done: string, like = plainLike) =>

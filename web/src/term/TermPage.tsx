@@ -10,6 +10,7 @@ import { count, date } from '../ui/words';
 import { ClassPanel } from './ClassPanel';
 import { type Chosen, Field } from './Field';
 import { GoalsPanel } from './GoalsPanel';
+import { OnOlder } from './OnOlder';
 import { moved, weeksOf } from './plan';
 import classes from './Term.module.css';
 import { TermPicker } from './TermPicker';
@@ -184,6 +185,7 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
           />
         )}
         <aside className={classes.side} aria-label="About the plan">
+          <OnOlder track={kept.plan.track} />
           {planning.isRunning && (
             <div role="status">
               <h2>Planning</h2>

@@ -1,0 +1,19 @@
+import { useQuery } from '@tanstack/react-query';
+import { read } from './client';
+import type { StandingOn, SyllabusVersion } from './types';
+
+/** The versions of a ladder's syllabus, the newest first. */
+export const useVersions = (ladder: string | undefined) =>
+  useQuery<SyllabusVersion[]>({
+    queryKey: ['ladders', ladder, 'versions'],
+    queryFn: () => read(`/ladders/${ladder}/versions`),
+    enabled: ladder !== undefined,
+  });
+
+/** Who stands on the version that is in force on a day. */
+export const useStandingOn = (ladder: string, day: string | null) =>
+  useQuery<StandingOn[]>({
+    queryKey: ['ladders', ladder, 'versions', day],
+    queryFn: () => read(`/ladders/${ladder}/versions/${day}/people`),
+    enabled: day !== null,
+  });

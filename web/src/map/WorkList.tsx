@@ -3,8 +3,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { newId, send } from '../api/client';
 import { type Eyes, type MapIndex, useIgnoredGaps } from '../api/queries';
 import type { Finding, IgnoredGap, LadderView } from '../api/types';
+import { Effect } from '../rank/Effect';
 import { nameOf } from '../rank/nameOf';
-import { Touched } from '../rank/Touched';
 import { useSyllabus } from '../rank/useSyllabus';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
@@ -76,10 +76,12 @@ export function WorkList({
     <Loaded query={shown.gaps}>
       {(findings) => (
         <>
-          {asked && rank && (
+          {asked && view && rank && (
             <Modal opened onClose={leaveTheRank} withCloseButton={false} size="lg">
-              <Touched
-                rank={rank}
+              <Effect
+                ladder={view.ladder}
+                rank={rank.id}
+                what={asked.what}
                 look={asked.look}
                 called={(item) => nameOf(item, map)}
                 onKeep={confirm}

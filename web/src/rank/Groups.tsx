@@ -6,7 +6,7 @@ import { Glyph } from '../ui/glyphs';
 import { plain } from '../ui/words';
 import { techniqueOf } from './families';
 import { GroupHead } from './GroupHead';
-import { ItemEditor } from './ItemEditor';
+import { ItemEditor, type Move } from './ItemEditor';
 import classes from './RankPage.module.css';
 import { Several } from './Several';
 import { placed } from './syllabus';
@@ -17,10 +17,13 @@ type Props = {
   called: (item: Item) => string;
   /** Keeps changed groups; missing: they are only looked at. */
   onSave?: (groups: SyllabusGroup[], says: string, changed?: Item) => void;
+  /** The other ranks of the ladder, and taking items there. */
+  others: Rank[];
+  onMove: Move;
 };
 
 /** What a rank asks, group by group; items are changed in place, dragged, or several at once. */
-export function Groups({ rank, map, called, onSave }: Props) {
+export function Groups({ rank, map, called, onSave, others, onMove }: Props) {
   const [open, setOpen] = useState<string | null>(null);
   const [chosen, setChosen] = useState<string[] | null>(null);
   const [dragged, setDragged] = useState<string | null>(null);
@@ -48,7 +51,7 @@ export function Groups({ rank, map, called, onSave }: Props) {
   return (
     <>
       {onSave && rank.syllabus.some((group) => group.items.length > 1) && (
-        <Several {...{ rank, chosen, onSave }} onChoose={setChosen} />
+        <Several {...{ rank, chosen, onSave, others, onMove }} onChoose={setChosen} />
       )}
       {rank.syllabus.map((group, n) => (
         <section key={group.name} className={classes.group} {...takes(group.name, null)}>
@@ -92,7 +95,7 @@ export function Groups({ rank, map, called, onSave }: Props) {
                     </Button>
                   )}
                   {onSave && !chosen && open === item.id && (
-                    <ItemEditor {...{ rank, group, item, name, map, onSave }} />
+                    <ItemEditor {...{ rank, group, item, name, map, onSave, others, onMove }} />
                   )}
                 </li>
               );

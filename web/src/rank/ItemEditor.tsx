@@ -1,6 +1,7 @@
 import { Button, NumberInput, Select } from '@mantine/core';
 import type { MapIndex } from '../api/queries';
 import type { Item, Rank, SyllabusGroup } from '../api/types';
+import { Taking } from '../form/Taking';
 import { plain } from '../ui/words';
 import { techniqueOf } from './families';
 import classes from './RankPage.module.css';
@@ -14,7 +15,13 @@ type Props = {
   map: MapIndex;
   /** Keeps the changed groups and says so; `like` is what the next one that is added takes from it. */
   onSave: (groups: SyllabusGroup[], says: string, like?: Item) => void;
+  /** The other ranks of the ladder, and taking items there. */
+  others: Rank[];
+  onMove: Move;
 };
+
+/** Takes some items to another rank. */
+export type Move = (ids: string[], to: Rank, says: string) => void;
 
 export const STANDARDS = ['INTRODUCED', 'DRILLED', 'SHOWN', 'MOVING', 'LIVE'].map((value) => ({
   value,
@@ -41,7 +48,7 @@ const COUNTED: Partial<Record<Item['kind'], string>> = {
 };
 
 /** What a rank asks of one thing, changed where it stands; each change is kept at once and has its undo. */
-export function ItemEditor({ rank, group, item, name, map, onSave }: Props) {
+export function ItemEditor({ rank, group, item, name, map, onSave, others, onMove }: Props) {
   const technique = techniqueOf(item, map);
   const change = (part: Partial<Item>, says: string) =>
     onSave(withItem(rank.syllabus, item.id, part), `${name}: ${says}.`, { ...item, ...part });
@@ -120,6 +127,7 @@ export function ItemEditor({ rank, group, item, name, map, onSave }: Props) {
           }
         />
       )}
+      <ToRank others={others} onTake={(to) => onMove([item.id], to, `${name} moved to ${to.name}.`)} />
       <div className={classes.acts}>
         {([-1, 1] as const).map((step) => (
           <Button
@@ -147,5 +155,24 @@ export function ItemEditor({ rank, group, item, name, map, onSave }: Props) {
         </Button>
       </div>
     </fieldset>
+  );
+}
+
+type ToRankProps = { others: Rank[]; disabled?: boolean; onTake: (rank: Rank) => void };
+
+/** To which other rank of the ladder something goes. */
+export function ToRank({ others, disabled, onTake }: ToRankProps) {
+  if (others.length === 0) return null;
+  return (
+    <Taking
+      label="To the rank"
+      size="sm"
+      disabled={disabled}
+      data={others.map((one) => ({ value: one.id, label: one.name }))}
+      onTake={(id) => {
+        const to = others.find((one) => one.id === id);
+        if (to) onTake(to);
+      }}
+    />
   );
 }

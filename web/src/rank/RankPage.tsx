@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { useRankMends, useVersions } from '../api/ladders';
 import {
   type MapIndex,
   useChains,
@@ -10,8 +11,7 @@ import {
   useReach,
   useSession,
 } from '../api/queries';
-import type { Item, Ladder, LadderView, Rank, SyllabusGroup } from '../api/types';
-import { useVersions } from '../api/versions';
+import type { Finding, Item, Ladder, LadderView, Mendable, Rank, SyllabusGroup } from '../api/types';
 import { HistoryFold } from '../form/History';
 import { PageHead } from '../frame/PageHead';
 import { Hillside } from '../map/Hillside';
@@ -23,12 +23,11 @@ import { count, date } from '../ui/words';
 import { AddItem } from './AddItem';
 import { AddOther } from './AddOther';
 import { asKept, syllabusDiffers } from './differs';
+import { Effect, OpenedClosed } from './Effect';
 import { Groups } from './Groups';
-import { LastChange } from './LastChange';
 import { mendInWords, nameOf } from './nameOf';
 import classes from './RankPage.module.css';
 import { type Like, plainLike } from './syllabus';
-import { Touched } from './Touched';
 import { useSyllabus } from './useSyllabus';
 
 export function RankPage() {
@@ -58,6 +57,7 @@ type OpenedProps = { view: LadderView; views: LadderView[]; rank: Rank; map: Map
 
 function Opened({ view, views, rank, map }: OpenedProps) {
   const check = useLadderCheck(view.ladder.id);
+  const mends = useRankMends(view.ladder.id, rank.id);
   const chains = useChains();
   const session = useSession();
   const navigate = useNavigate();
@@ -75,7 +75,7 @@ function Opened({ view, views, rank, map }: OpenedProps) {
     [reach.data, map],
   );
 
-  const { save, add, mend, asked, confirm, leave, last } = useSyllabus(view, rank, map);
+  const { save, propose, move, add, mend, asked, confirm, leave, last } = useSyllabus(view, rank, map);
   const called = (item: Item) => nameOf(item, map, chains.data);
   const [like, setLike] = useState<Like>(plainLike);
   /** Keeps changed groups; what the next one added takes is what was changed last. */
@@ -113,10 +113,22 @@ function Opened({ view, views, rank, map }: OpenedProps) {
       <div className={classes.columns}>
         <Scroll label="Syllabus" className={classes.groups}>
           {asked && (
-            <Touched rank={rank} look={asked.look} called={called} onKeep={confirm} onLeave={leave} />
+            <Effect
+              {...{ called, ladder: view.ladder }}
+              rank={rank.id}
+              what={asked.what}
+              look={asked.look}
+              onKeep={confirm}
+              onLeave={leave}
+            />
           )}
           <OnEarlier ladder={view.ladder} rank={rank} />
-          <Groups rank={rank} map={map} called={called} onSave={isHead ? keep : undefined} />
+          <Groups
+            {...{ rank, map, called }}
+            onSave={isHead ? keep : undefined}
+            others={view.ladder.ranks.filter((one) => one.id !== rank.id)}
+            onMove={move}
+          />
           {rank.syllabus.length === 0 && (
             <p className="quiet">
               {rank.name} asks for nothing yet.{isHead && ' Add a technique or a chain above.'}
@@ -151,7 +163,12 @@ function Opened({ view, views, rank, map }: OpenedProps) {
               isSmall
             />
           </div>
-          {last && <LastChange view={view} rank={rank.id} look={last} />}
+          {last && (
+            <section role="status" className={classes.last} aria-label="What your last change did">
+              <h2>Your last change</h2>
+              <OpenedClosed ladder={view.ladder} rank={rank.id} look={last} />
+            </section>
+          )}
           <h2>Does it hang together?</h2>
           {mine ? (
             <ul className={classes.findings} aria-label="Findings">
@@ -160,14 +177,26 @@ function Opened({ view, views, rank, map }: OpenedProps) {
                   key={`${f.code} ${f.position} ${f.technique} ${f.reaction}`}
                   severity={f.severity}
                   action={
-                    f.mend &&
                     isHead && (
-                      <Button size="compact-md" onClick={() => f.mend && mend(f.mend)}>
-                        {mendInWords(
-                          f.mend.techniques.map((t) => map.technique.get(t)?.name ?? ''),
-                          rank.name,
-                        )}
-                      </Button>
+                      <MendButtons
+                        finding={f}
+                        mends={mends.data}
+                        add={
+                          f.mend &&
+                          mendInWords(
+                            f.mend.techniques.map((t) => map.technique.get(t)?.name ?? ''),
+                            rank.name,
+                          )
+                        }
+                        onAdd={() => f.mend && mend(f.mend)}
+                        onTake={(way) =>
+                          propose(
+                            way.ranks.map((one) => ({ rank: one.rank, groups: one.syllabus })),
+                            `${way.words}: done.`,
+                            way.words,
+                          )
+                        }
+                      />
                     )
                   }
                 >
@@ -184,6 +213,39 @@ function Opened({ view, views, rank, map }: OpenedProps) {
       </div>
     </>
   );
+}
+
+type MendProps = {
+  finding: Finding;
+  mends: Mendable[] | undefined;
+  /** What adding what is missing says, where that is all that is known. */
+  add: string | null;
+  onAdd: () => void;
+  onTake: (way: Mendable['ways'][number]) => void;
+};
+
+/** What can be done about a finding; what it would do is said before it is kept. */
+function MendButtons({ finding, mends, add, onAdd, onTake }: MendProps) {
+  const ways = mends?.find(
+    (one) => one.finding.code === finding.code && one.finding.sentence === finding.sentence,
+  )?.ways;
+  if (ways)
+    return ways.map((way, n) => (
+      <Button
+        key={way.words}
+        size="compact-md"
+        className={classes.mend}
+        variant={n === 0 ? 'filled' : 'default'}
+        onClick={() => onTake(way)}
+      >
+        {way.words}
+      </Button>
+    ));
+  return add ? (
+    <Button size="compact-md" className={classes.mend} onClick={onAdd}>
+      {add}
+    </Button>
+  ) : null;
 }
 
 /** Whoever has the rank may still be asked what was asked before. */

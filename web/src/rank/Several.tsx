@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import type { Item, Rank, SyllabusGroup } from '../api/types';
 import { Taking } from '../form/Taking';
 import { count } from '../ui/words';
-import { STANDARDS } from './ItemEditor';
+import { type Move, STANDARDS, ToRank } from './ItemEditor';
 import classes from './RankPage.module.css';
 import { placed, withItems, withoutItems } from './syllabus';
 
@@ -12,10 +12,13 @@ type Props = {
   chosen: string[] | null;
   onChoose: (chosen: string[] | null) => void;
   onSave: (groups: SyllabusGroup[], says: string) => void;
+  /** The other ranks of the ladder, and taking items there. */
+  others: Rank[];
+  onMove: Move;
 };
 
 /** Several items changed at once. */
-export function Several({ rank, chosen, onChoose, onSave }: Props) {
+export function Several({ rank, chosen, onChoose, onSave, others, onMove }: Props) {
   if (!chosen)
     return (
       <Button variant="subtle" size="compact-md" onClick={() => onChoose([])}>
@@ -62,6 +65,14 @@ export function Several({ rank, chosen, onChoose, onSave }: Props) {
           onTake={(stripe) => change({ stripe: Number(stripe) }, `from stripe ${stripe}`)}
         />
       )}
+      <ToRank
+        others={others}
+        disabled={chosen.length === 0}
+        onTake={(to) => {
+          onMove(chosen, to, `${many} moved to ${to.name}.`);
+          onChoose(null);
+        }}
+      />
       <div className={classes.acts}>
         <Button
           size="compact-md"

@@ -1,14 +1,14 @@
 import { Button, Checkbox, Select } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { useStandingOn } from '../api/ladders';
 import { type MapIndex, useChains } from '../api/queries';
 import type { Ladder, MoveOfRank, StandingOn, SyllabusVersion } from '../api/types';
-import { useStandingOn } from '../api/versions';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import { count, date } from '../ui/words';
+import { TouchLines } from './Effect';
 import { nameOf } from './nameOf';
-import { TouchLines } from './Touched';
 import classes from './VersionsPage.module.css';
 import { dayOf, versionInWords } from './versions';
 

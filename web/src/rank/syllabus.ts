@@ -111,6 +111,21 @@ export function added(rank: Rank, items: Item[], like: Like): SyllabusGroup[] {
   return syllabus.map((group, n) => (n === to ? { ...group, items: [...group.items, ...items] } : group));
 }
 
+/** What one rank of a ladder asks for. */
+export type RankAsks = { rank: string; groups: SyllabusGroup[] };
+
+/** What two ranks ask once some items have gone from one to the other: at its end, from no stripe that it has not. */
+export function movedTo(from: Rank, to: Rank, ids: readonly string[]): RankAsks[] {
+  const items = from.syllabus
+    .flatMap((group) => group.items)
+    .filter(isOneOf(ids))
+    .map((item) => ({ ...item, stripe: Math.min(item.stripe, to.stripes) }));
+  return [
+    { rank: from.id, groups: withoutItems(from.syllabus, ids) },
+    { rank: to.id, groups: added(to, items, plainLike) },
+  ];
+}
+
 const withoutId = ({ id: _, ...rest }: Partial<Item>) => rest;
 
 /** A new item of a rank, with an id that no item of the ladder has yet. */

@@ -6,7 +6,7 @@ import type { Item, LadderView, Mend, Rank, SyllabusGroup, SyllabusLook } from '
 import { useSayDone } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
 import { date } from '../ui/words';
-import { added, fresh, plainLike } from './syllabus';
+import { added, fresh, movedTo, plainLike, type RankAsks } from './syllabus';
 
 /** Items a mend adds. */
 const itemsFor = (techniques: string[], rank: Rank, map: MapIndex): Item[] =>
@@ -15,31 +15,35 @@ const itemsFor = (techniques: string[], rank: Rank, map: MapIndex): Item[] =>
   );
 
 /** A change that is not kept yet, and what it would do. */
-type Asked = { groups: SyllabusGroup[]; done: string; look: SyllabusLook };
+type Asked = { asks: RankAsks[]; what: string; done: string; look: SyllabusLook };
 
-/** Changes what a rank asks for; each change can be undone from its notice. */
+/** Changes what ranks ask for; each change can be undone from its notice. */
 export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined, map: MapIndex) {
   const client = useQueryClient();
   const say = useNotices();
   const sayDone = useSayDone();
   const [asked, setAsked] = useState<Asked | null>(null);
   const [last, setLast] = useState<SyllabusLook | null>(null);
-  const path = `/ladders/${view?.ladder.id}/ranks/${rank?.id}/syllabus`;
+  const ladder = `/ladders/${view?.ladder.id}`;
 
   const changed = async () => {
     await client.invalidateQueries({ queryKey: ['ladders'] });
     client.invalidateQueries({ queryKey: ['map'] });
     client.invalidateQueries({ queryKey: ['people'] });
   };
-  const keep = async ({ groups, done, look }: Asked, from?: string) => {
-    if (!view || !rank) return;
+  const keep = async ({ asks, done, look }: Asked, from?: string) => {
+    if (!view) return;
+    const query = from ? `?from=${from}` : '';
+    const [only] = asks;
     try {
-      const { edit } = await sendEdit(
-        'PUT',
-        from ? `${path}?from=${from}` : path,
-        { groups },
-        view.tags[rank.id],
-      );
+      const { edit } = await (asks.length === 1
+        ? sendEdit(
+            'PUT',
+            `${ladder}/ranks/${only.rank}/syllabus${query}`,
+            { groups: only.groups },
+            view.tags[only.rank],
+          )
+        : sendEdit('PUT', `${ladder}/syllabuses${query}`, { ranks: asks }, view.tag));
       await changed();
       setLast(look);
       sayDone(from ? `${done} It is asked for belts from ${date(from)} on.` : done, edit);
@@ -48,12 +52,16 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
       client.invalidateQueries({ queryKey: ['ladders'] });
     }
   };
-  /** Keeps changed groups; where somebody who wears the rank would notice, that is said first. */
-  const save = async (groups: SyllabusGroup[], done: string) => {
+  /**
+   * Keeps what ranks ask for from now on; where somebody who wears one would notice, that is said first.
+   *
+   * @param what what a press would do, where that is always said first, whoever notices
+   */
+  const propose = async (asks: RankAsks[], done: string, what?: string) => {
     try {
-      const look = await send<SyllabusLook>('POST', `${path}/look`, { groups });
-      const change = { groups, done, look };
-      if (look.touches.length > 0) setAsked(change);
+      const look = await send<SyllabusLook>('POST', `${ladder}/look`, { ranks: asks });
+      const change = { asks, what: what ?? done, done, look };
+      if (what || look.ranks.some((one) => one.touches.length > 0)) setAsked(change);
       else {
         setAsked(null);
         await keep(change);
@@ -62,16 +70,31 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
       say.failed(error);
     }
   };
-  const confirm = (from?: string) => {
-    if (asked) void keep(asked, from);
-    setAsked(null);
+  const save = (groups: SyllabusGroup[], done: string, what?: string) =>
+    rank ? propose([{ rank: rank.id, groups }], done, what) : Promise.resolve();
+  return {
+    save,
+    propose,
+    /** Some items to another rank of the ladder. */
+    move: (ids: string[], to: Rank, done: string) =>
+      rank ? propose(movedTo(rank, to, ids), done) : Promise.resolve(),
+    add: (items: Item[], done: string, like = plainLike) =>
+      rank ? save(added(rank, items, like), done) : Promise.resolve(),
+    mend: (taken: Mend) => {
+      if (!rank) return Promise.resolve();
+      const names = taken.techniques.map((t) => map.technique.get(t)?.name).join(', ');
+      return save(
+        added(rank, itemsFor(taken.techniques, rank, map), plainLike),
+        `${names} added to ${rank.name}.`,
+        `Add ${names} to ${rank.name}`,
+      );
+    },
+    asked,
+    last,
+    confirm: (from?: string) => {
+      if (asked) void keep(asked, from);
+      setAsked(null);
+    },
+    leave: () => setAsked(null),
   };
-  const add = (items: Item[], done: string, like = plainLike) =>
-    rank ? save(added(rank, items, like), done) : Promise.resolve();
-  const mend = (taken: Mend) => {
-    if (!rank) return Promise.resolve();
-    const names = taken.techniques.map((t) => map.technique.get(t)?.name).join(', ');
-    return add(itemsFor(taken.techniques, rank, map), `${names} added to ${rank.name}.`);
-  };
-  return { save, add, mend, asked, last, confirm, leave: () => setAsked(null) };
 }

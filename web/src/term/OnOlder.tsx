@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
+import { useVersions } from '../api/ladders';
 import { useLadders } from '../api/queries';
 import type { Ladder } from '../api/types';
-import { useVersions } from '../api/versions';
 import { count } from '../ui/words';
 
 /** The plan teaches what is asked now; who is still asked what was asked before is said beside it. */

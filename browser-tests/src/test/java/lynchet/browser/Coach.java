@@ -34,7 +34,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Somebody at the real interface in a headless browser, with a keyboard or with a finger. */
 final class Coach implements AutoCloseable {
     /** Only what hangs takes longer, on however busy a machine. */
-    private static final Duration HANGS = Duration.ofMinutes(5);
+    private static final Duration HANGS = Duration.ofSeconds(60);
 
     /** How this coach works a button. */
     enum With {
@@ -336,6 +336,12 @@ final class Coach implements AutoCloseable {
                 return;
             }
         }
+    }
+
+    /** What was said is out of the way. */
+    void closeNotices() {
+        script(
+                "document.querySelectorAll('[data-notices] [aria-label=\"Close this notice\"]').forEach((one) => one.click())");
     }
 
     /** A change of a rank is kept; where somebody who wears it would notice, that is said first. */

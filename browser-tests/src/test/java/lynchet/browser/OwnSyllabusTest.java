@@ -164,8 +164,7 @@ class OwnSyllabusTest {
 
     /** What was said is closed, and the button scrolled to by hand. */
     private static void middle(Coach head, String button) {
-        head.script(
-                "document.querySelectorAll('[data-notices] [aria-label=\"Close this notice\"]').forEach((one) => one.click())");
+        head.closeNotices();
         head.script("[...document.querySelectorAll('button, input')].find((one) => one.textContent.trim() === '"
                 + button + "' || one.getAttribute('aria-label') === '" + button
                 + "')?.scrollIntoView({block: 'center'})");

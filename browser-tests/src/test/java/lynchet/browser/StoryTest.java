@@ -83,9 +83,10 @@ class StoryTest {
     }
 
     private static void mendsTheRank(Coach coach, String missing) {
-        coach.use(coach.see("button", "Add " + missing));
-        coach.keepsTheChange(missing + " added to");
-        coach.seeNo("button", "Add " + missing);
+        coach.use(coach.see("ul[@aria-label='Findings']//button", missing));
+        coach.see("section[@aria-label='What it would do']//li", "Closed");
+        coach.keepsTheChange(missing);
+        coach.seeNo("ul[@aria-label='Findings']//button", missing);
         coach.see("li", missing);
     }
 

@@ -44,6 +44,7 @@ public final class EveryRead {
                         .replace("{name}", "none")
                         .replace("{edit}", "none")
                         .replace("{day}", "2026-12-31")
+                        .replace("{rank}", "yellow")
                         .replace("{id}", "closed-guard");
                 there += there.endsWith("/promotions") || there.endsWith("/evidence") || there.endsWith("/ignored")
                         ? "?student=" + student

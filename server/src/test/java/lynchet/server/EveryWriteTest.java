@@ -191,9 +191,15 @@ class EveryWriteTest {
         if (MADE.containsKey(write.schema())) {
             return Json.mapper().readTree(MADE.get(write.schema()));
         }
-        if (write.schema().equals("Syllabus")) {
+        if (write.schema().equals("Syllabus") || write.schema().equals("Syllabuses")) {
+            JsonNode rank = club.path("ladders").get(0).path("ranks").get(0);
             ObjectNode body = Json.mapper().createObjectNode();
-            body.set("groups", club.path("ladders").get(0).path("ranks").get(0).path("syllabus"));
+            ObjectNode asks = write.schema().equals("Syllabus")
+                    ? body
+                    : body.putArray("ranks")
+                            .addObject()
+                            .put("rank", rank.path("id").asString());
+            asks.set("groups", rank.path("syllabus"));
             return body;
         }
         Part<?> part = part(write);
@@ -238,13 +244,16 @@ class EveryWriteTest {
                 || List.of("AccountChange", "Years", "Counting", "ClubName").contains(write.schema())) {
             return null;
         }
-        return write.schema().equals("Syllabus")
-                ? head.get(path(write, good).replaceAll("/ranks.*", ""))
-                        .json()
-                        .path("tags")
-                        .path(club.at("/ladders/0/ranks/0/id").asString())
-                        .asString()
-                : ETags.of(Json.mapper().treeToValue(good, part(write).type()));
+        if (write.schema().startsWith("Syllabus")) {
+            JsonNode view = head.get(path(write, good).replaceAll("/(ranks|syllabuses).*", ""))
+                    .json();
+            return write.schema().equals("Syllabuses")
+                    ? view.path("tag").asString()
+                    : view.path("tags")
+                            .path(club.at("/ladders/0/ranks/0/id").asString())
+                            .asString();
+        }
+        return ETags.of(Json.mapper().treeToValue(good, part(write).type()));
     }
 
     private List<Bad> bad(JsonNode good, String schema) {

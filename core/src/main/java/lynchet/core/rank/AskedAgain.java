@@ -100,6 +100,6 @@ final class AskedAgain {
 
     private static Finding finding(Finding.Code code, int severity, Item item, String sentence) {
         String technique = item.kind() == Item.Kind.TECHNIQUE ? item.ref() : null;
-        return new Finding(code, severity, null, technique, null, sentence, null);
+        return Finding.ofItem(code, severity, technique, item.id(), sentence, null);
     }
 }

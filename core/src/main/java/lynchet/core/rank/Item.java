@@ -74,4 +74,14 @@ public record Item(
     public Item on(Sides otherSides) {
         return new Item(id, kind, ref, words, version, standard, otherSides, role, count, stripe);
     }
+
+    /** The same item, asked for at another standard. */
+    public Item at(Standard otherStandard) {
+        return new Item(id, kind, ref, words, version, otherStandard, sides, role, count, stripe);
+    }
+
+    /** The same item, taught from another stripe on. */
+    public Item fromStripe(int otherStripe) {
+        return new Item(id, kind, ref, words, version, standard, sides, role, count, otherStripe);
+    }
 }

@@ -222,6 +222,14 @@ public record Ladder(
         return of(ranks, tracks, other, earlier);
     }
 
+    /** The same ladder where these ranks ask something else. */
+    public Ladder asking(Map<String, List<SyllabusGroup>> syllabuses) {
+        List<Rank> all = ranks.stream()
+                .map(rank -> rank.withSyllabus(syllabuses.getOrDefault(rank.id(), rank.syllabus())))
+                .toList();
+        return of(all, tracks, policy, earlier);
+    }
+
     public Ladder withRank(Rank changed) {
         List<Rank> all = ranks.stream()
                 .map(r -> r.id().equals(changed.id()) ? changed : r)

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import lynchet.core.walk.Finding;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a change opens and closes on a ladder, each where it first stands open.
@@ -17,12 +18,12 @@ public record OpenedClosed(List<OfRank> opened, List<OfRank> closed) {
     /** @param rank id of the rank at which it stands open */
     public record OfRank(String rank, Finding finding) {}
 
-    private record Told(String rank, Finding.About about, String sentence) {
-        /** What is about nothing on the map, such as a load, is told apart by its sentence. */
+    private record Told(String rank, Finding.About about, @Nullable String item) {
+        /** What is about nothing on the map, such as a choice, is told apart by its group; there is one load of a rank. */
         static Told of(OfRank one) {
             Finding.About about = one.finding().about();
             boolean isAbout = about.position() != null || about.technique() != null || about.reaction() != null;
-            return new Told(one.rank(), about, isAbout ? "" : one.finding().sentence());
+            return new Told(one.rank(), about, isAbout ? null : one.finding().item());
         }
     }
 

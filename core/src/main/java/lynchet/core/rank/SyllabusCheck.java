@@ -112,7 +112,7 @@ public final class SyllabusCheck {
     /** What follows from what this rank itself asks for. */
     private List<Finding> ofItems(Ladder ladder, Rank rank) {
         List<Finding> findings = new ArrayList<>(new TeachingOrder(map, chains, ladder, rank.id()).ofItems());
-        findings.addAll(new AskedAgain(ladder, this::name).at(ladder.indexOf(rank.id())));
+        findings.addAll(new AskedAgain(ladder, this::nameOf).at(ladder.indexOf(rank.id())));
         choices(rank, findings);
         rank.items().forEach(item -> versionClash(item, findings));
         load(ladder, rank).ifPresent(findings::add);
@@ -145,11 +145,14 @@ public final class SyllabusCheck {
     private static void choices(Rank rank, List<Finding> findings) {
         rank.syllabus().stream()
                 .filter(group -> group.choose() > group.items().size())
-                .forEach(group -> findings.add(finding(
+                .forEach(group -> findings.add(Finding.ofItem(
                         Finding.Code.CHOOSE_IMPOSSIBLE,
                         3,
+                        null,
+                        group.name(),
                         group.name() + ": asks to choose " + group.choose() + " of "
-                                + group.items().size() + ".")));
+                                + group.items().size() + ".",
+                        null)));
     }
 
     private Optional<Finding> load(Ladder ladder, Rank rank) {
@@ -187,7 +190,7 @@ public final class SyllabusCheck {
     }
 
     /** What an item is called. */
-    private String name(Item item) {
+    String nameOf(Item item) {
         return switch (item.kind()) {
             case TECHNIQUE, COUNTER ->
                 map.technique(item.ref())
@@ -205,12 +208,11 @@ public final class SyllabusCheck {
         Technique technique =
                 item.kind() == Item.Kind.TECHNIQUE ? map.technique(item.ref()).orElseThrow() : null;
         if (technique != null && item.version() != null && !item.version().equals(technique.houseVersion())) {
-            findings.add(new Finding(
+            findings.add(Finding.ofItem(
                     Finding.Code.VERSION_CLASH,
                     2,
-                    null,
                     technique.id(),
-                    null,
+                    item.id(),
                     technique.name() + ": the version examined is not the one the house teaches.",
                     null));
         }

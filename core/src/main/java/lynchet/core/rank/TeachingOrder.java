@@ -67,9 +67,9 @@ final class TeachingOrder {
         List<Finding> findings = new ArrayList<>();
         rank.items().forEach(item -> {
             if (item.kind() == Item.Kind.CHAIN) {
-                orphan(chains.get(item.ref())).ifPresent(findings::add);
+                orphan(chains.get(item.ref()), item).ifPresent(findings::add);
             }
-            techniques(item).forEach(id -> tooEarly(map.technique(id).orElseThrow(), item.standard())
+            techniques(item).forEach(id -> tooEarly(map.technique(id).orElseThrow(), item)
                     .ifPresent(findings::add));
         });
         return findings;
@@ -112,7 +112,7 @@ final class TeachingOrder {
                 .toList();
     }
 
-    private Optional<Finding> orphan(Chain chain) {
+    private Optional<Finding> orphan(Chain chain, Item item) {
         if (chain == null || chain.first() == null) {
             return Optional.empty();
         }
@@ -124,8 +124,8 @@ final class TeachingOrder {
         }
         String sentence = chain.name() + ": uses " + Say.and(names(missing)).toLowerCase(Locale.ROOT) + ", which "
                 + (missing.size() == 1 ? "is" : "are") + " not taught by this rank.";
-        return Optional.of(new Finding(
-                Finding.Code.CHAIN_ORPHAN, 2, null, missing.iterator().next(), null, sentence, teach(missing, known)));
+        return Optional.of(Finding.ofItem(
+                Finding.Code.CHAIN_ORPHAN, 2, missing.iterator().next(), item.id(), sentence, teach(missing, known)));
     }
 
     private void collect(ChainStep step, Set<String> techniques) {
@@ -155,7 +155,8 @@ final class TeachingOrder {
     }
 
     /** The youngest who may wear the rank are as old as it asks, or as the ladder does; 0: nobody has said. */
-    private Optional<Finding> tooEarly(Technique technique, Standard standard) {
+    private Optional<Finding> tooEarly(Technique technique, Item item) {
+        Standard standard = item.standard();
         Ages ages = map.numbers().ages(technique);
         int youngest = Math.max(ladder.fromAge(), rank.minAge());
         String why;
@@ -174,7 +175,7 @@ final class TeachingOrder {
         } else {
             return Optional.empty();
         }
-        return Optional.of(new Finding(
-                Finding.Code.TOO_EARLY, severity, null, technique.id(), null, technique.name() + ": " + why, null));
+        return Optional.of(Finding.ofItem(
+                Finding.Code.TOO_EARLY, severity, technique.id(), item.id(), technique.name() + ": " + why, null));
     }
 }

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param reaction reaction id nobody has answered; may be null
  * @param sentence what a coach would say
  * @param mend the smallest mend of a severity-3 finding; null where none is needed or none exists
+ * @param item id of the item, or name of the group, of the rank's syllabus that it is about; null: all that is taught
  * @param since id of the earlier rank from which on it has been open; null where what is looked at opens it itself
  */
 public record Finding(
@@ -21,6 +22,7 @@ public record Finding(
         @Nullable String reaction,
         String sentence,
         @Nullable Mend mend,
+        @Nullable String item,
         @Nullable String since) {
 
     public Finding(
@@ -31,7 +33,13 @@ public record Finding(
             @Nullable String reaction,
             String sentence,
             @Nullable Mend mend) {
-        this(code, severity, position, technique, reaction, sentence, mend, null);
+        this(code, severity, position, technique, reaction, sentence, mend, null, null);
+    }
+
+    /** A finding about one item, or one group, of what a rank asks for. */
+    public static Finding ofItem(
+            Code code, int severity, @Nullable String technique, String item, String sentence, @Nullable Mend mend) {
+        return new Finding(code, severity, null, technique, null, sentence, mend, item, null);
     }
 
     /** What is open. */
@@ -71,16 +79,16 @@ public record Finding(
     }
 
     public Finding with(Mend newMend) {
-        return new Finding(code, severity, position, technique, reaction, sentence, newMend, since);
+        return new Finding(code, severity, position, technique, reaction, sentence, newMend, item, since);
     }
 
     /** The same finding, open since an earlier rank; null: not since an earlier one. */
     public Finding openSince(@Nullable String rank) {
-        return new Finding(code, severity, position, technique, reaction, sentence, mend, rank);
+        return new Finding(code, severity, position, technique, reaction, sentence, mend, item, rank);
     }
 
     /** The same finding, no more severe than {@code most}. */
     public Finding atMost(int most) {
-        return new Finding(code, Math.min(severity, most), position, technique, reaction, sentence, mend, since);
+        return new Finding(code, Math.min(severity, most), position, technique, reaction, sentence, mend, item, since);
     }
 }

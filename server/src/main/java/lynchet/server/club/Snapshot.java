@@ -21,6 +21,7 @@ import lynchet.core.map.Stage;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.rank.Ladder;
+import lynchet.core.rank.SyllabusCheck;
 import lynchet.core.rule.Breach;
 import lynchet.core.term.Calendar;
 import lynchet.core.term.PlannedClasses;
@@ -211,6 +212,11 @@ public final class Snapshot {
             List<String> starts = rules != null ? rules.entries() : apart();
             return MoveGraph.of(map, new MoveGraph.Asked(rules, worn, starts, halfway));
         });
+    }
+
+    /** What looks whether the ranks of a ladder hang together, under its rules. */
+    public SyllabusCheck check(Ladder ladder) {
+        return new SyllabusCheck(graph(ladder.ruleset()), centrality(), taught.chains());
     }
 
     private List<String> apart() {

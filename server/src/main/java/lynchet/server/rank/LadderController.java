@@ -1,13 +1,11 @@
 package lynchet.server.rank;
 
-import java.time.LocalDate;
 import java.time.Month;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import lynchet.core.club.ClubCheck;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.people.Student;
@@ -15,11 +13,8 @@ import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusCheck;
-import lynchet.core.rank.SyllabusGroup;
 import lynchet.core.rank.TeachingLoad;
-import lynchet.core.rule.Breach;
 import lynchet.core.walk.Finding;
-import lynchet.format.ArchiveRefused;
 import lynchet.server.club.Edits;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
@@ -28,7 +23,6 @@ import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Refusal;
 import lynchet.server.map.IgnoredGapStore;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,10 +32,9 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Ladders by hand, what their ranks leave open, and the edits of a syllabus. */
+/** Ladders by hand, and what their ranks leave open. */
 @RestController
 @RequestMapping("/api/ladders")
 class LadderController {
@@ -51,16 +44,13 @@ class LadderController {
     private final OneThing ladders;
     private final Stores stores;
     private final IgnoredGapStore ignored;
-    private final SyllabusLook look;
 
-    LadderController(
-            Taught taught, Edits edits, OneThing ladders, Stores stores, IgnoredGapStore ignored, SyllabusLook look) {
+    LadderController(Taught taught, Edits edits, OneThing ladders, Stores stores, IgnoredGapStore ignored) {
         this.taught = taught;
         this.edits = edits;
         this.ladders = ladders;
         this.stores = stores;
         this.ignored = ignored;
-        this.look = look;
     }
 
     /** A ladder with the first rank that teaches each technique; its tag and that of each rank, for saving them. */
@@ -80,8 +70,6 @@ class LadderController {
             double minutesNeeded,
             double minutesAvailable,
             boolean atLeast) {}
-
-    record Syllabus(List<SyllabusGroup> groups) {}
 
     /**
      * What counts on a ladder and when belts are given.
@@ -172,10 +160,7 @@ class LadderController {
     List<RankCheck> check(@PathVariable String id) {
         Ladder ladder = taught.now().ladder(id);
         Snapshot snapshot = taught.now();
-        SyllabusCheck check = new SyllabusCheck(
-                snapshot.graph(ladder.ruleset()),
-                snapshot.centrality(),
-                snapshot.taught().chains());
+        SyllabusCheck check = snapshot.check(ladder);
         List<List<Finding>> all = check.of(ladder);
         return IntStream.range(0, ladder.ranks().size())
                 .mapToObj(at -> {
@@ -233,47 +218,5 @@ class LadderController {
                     .toList());
         });
         return ETags.tagged(Snapshot.ladder(changed.after(), id).policy());
-    }
-
-    /** What another syllabus would do, before it is kept: whom it touches, what it opens and closes. Nothing is changed. */
-    @PostMapping("/{id}/ranks/{rank}/syllabus/look")
-    SyllabusLook.Look look(
-            @PathVariable String id,
-            @PathVariable String rank,
-            @RequestParam(required = false) LocalDate from,
-            @RequestBody Syllabus syllabus) {
-        Ladder ladder = begun(taught.now().ladder(id), from);
-        Rank present = ladder.rank(rank).orElseThrow(() -> Refusal.missing("rank", rank));
-        Rank after = present.withSyllabus(syllabus.groups());
-        Ladder changed = ladder.withRank(after);
-        List<Breach> breaches = ClubCheck.ofOne(Parts.LADDERS, changed, taught.now()::offers);
-        if (!breaches.isEmpty()) {
-            throw new ArchiveRefused(breaches);
-        }
-        return look.at(ladder, present, after);
-    }
-
-    /** @param from the first day of a new syllabus, for whoever gets a rank from then on; none: for all who stand on this one */
-    @PutMapping("/{id}/ranks/{rank}/syllabus")
-    ResponseEntity<Rank> syllabus(
-            @PathVariable String id,
-            @PathVariable String rank,
-            @RequestParam(required = false) LocalDate from,
-            @RequestHeader(name = "If-Match", required = false) String tag,
-            @RequestBody Syllabus syllabus) {
-        Edits.Changed changed = edits.taught(club -> {
-            Ladder ladder = Snapshot.ladder(club, id);
-            Rank present = ladder.rank(rank).orElseThrow(() -> Refusal.missing("rank", rank));
-            ETags.match(tag, present, rank);
-            Ladder after = begun(ladder, from).withRank(present.withSyllabus(syllabus.groups()));
-            return club.changing(Parts.LADDERS, all -> all.stream()
-                    .map(one -> one.id().equals(id) ? after : one)
-                    .toList());
-        });
-        return ETags.tagged(Snapshot.ladder(changed.after(), id).rank(rank).orElseThrow());
-    }
-
-    private static Ladder begun(Ladder ladder, @Nullable LocalDate from) {
-        return from == null ? ladder : VersionsController.beginning(ladder, from);
     }
 }

@@ -52,35 +52,50 @@ class SyllabusLook {
     record Touch(Item item, boolean gives, int of, List<String> names) {}
 
     /**
-     * What a change would do.
+     * What a change does to one rank.
      *
-     * @param wearers how many wear the rank and stand on this syllabus
+     * @param wearers how many wear it and stand on this syllabus
      * @param earlier how many wear it and stand on an earlier one
-     * @param touched how many of them lack something else than before
-     * @param opened what hangs together no more
-     * @param closed what hangs together now
+     * @param touched how many of the wearers lack something else than before
      * @param before minutes of teaching it takes now
      * @param after minutes it would take
      * @param available minutes there are
      */
-    record Look(
+    record RankLook(
+            String rank,
             int wearers,
             int earlier,
             int touched,
             List<Touch> touches,
-            List<OpenedClosed.OfRank> opened,
-            List<OpenedClosed.OfRank> closed,
             double before,
             double after,
             double available) {}
 
+    /**
+     * What a change would do.
+     *
+     * @param ranks those that would ask something else, in the order of the ladder
+     * @param opened what hangs together no more
+     * @param closed what hangs together now
+     */
+    record Look(List<RankLook> ranks, List<OpenedClosed.OfRank> opened, List<OpenedClosed.OfRank> closed) {}
+
     /** @param ladder as it is before, with a new syllabus begun where that is asked */
-    Look at(Ladder ladder, Rank before, Rank after) {
+    Look at(Ladder ladder, Ladder changed) {
         Snapshot now = taught.now();
-        Ladder changed = ladder.withRank(after);
-        SyllabusCheck check = new SyllabusCheck(
-                now.graph(ladder.ruleset()), now.centrality(), now.taught().chains());
+        SyllabusCheck check = now.check(ladder);
         OpenedClosed differs = OpenedClosed.between(check, ladder, check, changed);
+        return new Look(
+                changed.ranks().stream()
+                        .filter(rank -> !rank.equals(ladder.rank(rank.id()).orElseThrow()))
+                        .map(after -> ofRank(ladder, changed, after, check, now))
+                        .toList(),
+                differs.opened(),
+                differs.closed());
+    }
+
+    private RankLook ofRank(Ladder ladder, Ladder changed, Rank after, SyllabusCheck check, Snapshot now) {
+        Rank before = ladder.rank(after.id()).orElseThrow();
         TeachingLoad.Load load = check.load(changed, after.id());
         List<Wearers.Wearer> all = wearers.of(ladder, before.id());
         List<Wearers.Wearer> here = all.stream()
@@ -88,13 +103,12 @@ class SyllabusLook {
                 .toList();
         List<SyllabusTouches> touches =
                 touches(here.stream().map(Wearers.Wearer::student).toList(), before, after, now);
-        return new Look(
+        return new RankLook(
+                after.id(),
                 here.size(),
                 all.size() - here.size(),
                 SyllabusTouches.everybody(touches).size(),
                 named(touches, here),
-                differs.opened(),
-                differs.closed(),
                 check.load(ladder, before.id()).needed(),
                 load.needed(),
                 load.available());

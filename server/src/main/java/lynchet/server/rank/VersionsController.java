@@ -104,8 +104,7 @@ class VersionsController {
     List<SyllabusVersion> all(@PathVariable String id) {
         Snapshot now = taught.now();
         Ladder ladder = now.ladder(id);
-        SyllabusCheck check = new SyllabusCheck(
-                now.graph(ladder.ruleset()), now.centrality(), now.taught().chains());
+        SyllabusCheck check = now.check(ladder);
         List<Wearers.Wearer> all = wearers.of(ladder, null);
         List<SyllabusVersion> versions = new ArrayList<>();
         for (int at = ladder.earlier().size(); at >= 0; at--) {

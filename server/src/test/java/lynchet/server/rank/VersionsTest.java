@@ -178,18 +178,15 @@ class VersionsTest {
     void theLookBeforeAChangeNamesOnlyThoseWhoStandOnIt() {
         asksAlso("Splices", "?from=2026-09-01").expect(200);
         ObjectNode body = Json.mapper().createObjectNode();
-        body.putArray("groups");
-        JsonNode look = head.post(ladder + "/ranks/" + grey + "/syllabus/look", body)
-                .expect(200)
-                .json();
-        assertThat(look.path("wearers").asInt()).isEqualTo(1);
-        assertThat(look.path("earlier").asInt()).isEqualTo(2);
-        assertThat(look.path("touched").asInt()).isEqualTo(1);
-        JsonNode later = head.post(ladder + "/ranks/" + grey + "/syllabus/look?from=2026-11-01", body)
-                .expect(200)
-                .json();
-        assertThat(later.path("touched").asInt()).isZero();
-        assertThat(later.path("earlier").asInt()).isEqualTo(3);
+        body.putArray("ranks").addObject().put("rank", grey).putArray("groups");
+        JsonNode look = head.post(ladder + "/look", body).expect(200).json();
+        assertThat(look.at("/ranks/0/wearers").asInt()).isEqualTo(1);
+        assertThat(look.at("/ranks/0/earlier").asInt()).isEqualTo(2);
+        assertThat(look.at("/ranks/0/touched").asInt()).isEqualTo(1);
+        JsonNode later =
+                head.post(ladder + "/look?from=2026-11-01", body).expect(200).json();
+        assertThat(later.at("/ranks/0/touched").asInt()).isZero();
+        assertThat(later.at("/ranks/0/earlier").asInt()).isEqualTo(3);
     }
 
     @Test

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { read } from './client';
-import type { StandingOn, SyllabusVersion } from './types';
+import type { Mendable, StandingOn, SyllabusVersion } from './types';
 
 /** The versions of a ladder's syllabus, the newest first. */
 export const useVersions = (ladder: string | undefined) =>
@@ -16,4 +16,11 @@ export const useStandingOn = (ladder: string, day: string | null) =>
     queryKey: ['ladders', ladder, 'versions', day],
     queryFn: () => read(`/ladders/${ladder}/versions/${day}/people`),
     enabled: day !== null,
+  });
+
+/** What can be done about the findings of a rank. */
+export const useRankMends = (ladder: string, rank: string) =>
+  useQuery<Mendable[]>({
+    queryKey: ['ladders', ladder, rank, 'mends'],
+    queryFn: () => read(`/ladders/${ladder}/ranks/${rank}/mends`),
   });

@@ -34,7 +34,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Somebody at the real interface in a headless browser, with a keyboard or with a finger. */
 final class Coach implements AutoCloseable {
     /** Only what hangs takes longer, on however busy a machine. */
-    private static final Duration HANGS = Duration.ofSeconds(60);
+    private static final Duration HANGS = Duration.ofMinutes(5);
 
     /** How this coach works a button. */
     enum With {

@@ -104,7 +104,7 @@ class SyllabusVersionsTest {
         head.see("li", "Took Splices out of Free choice");
         head.see("span", "2 students stand on it");
         head.nothingIsWrongHere();
-        head.use(head.see(By.xpath("//label[normalize-space(.)='All 2']")));
+        head.touch(head.see(By.xpath("//label[normalize-space(.)='All 2']")));
         head.use("button", "Move 2");
         head.see("strong", "2 of 2 no longer lack Splices");
         head.use("button", "Move all 2");

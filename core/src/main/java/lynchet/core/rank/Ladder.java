@@ -14,6 +14,7 @@ import java.util.stream.IntStream;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.rule.Most;
+import lynchet.core.rule.Nonsense;
 import lynchet.core.rule.Say;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
@@ -67,7 +68,7 @@ public record Ladder(
                 .sorted(Comparator.comparing(EarlierSyllabus::until))
                 .toList();
         if (earlier.stream().map(EarlierSyllabus::until).distinct().count() != earlier.size()) {
-            throw new IllegalArgumentException("two earlier syllabuses of this ladder end on one day");
+            throw new Nonsense(Nonsense.Rule.TOO_MANY, "two earlier syllabuses of this ladder end on one day");
         }
         for (EarlierSyllabus one : earlier) {
             if (!one.only(ranks).equals(one)) {

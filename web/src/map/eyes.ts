@@ -1,5 +1,6 @@
 import type { Eyes } from '../api/queries';
 import type { LadderView, Name } from '../api/types';
+import { rankOptions } from '../rank/ladders';
 
 /** "rank:green", "student:orla", or the club. */
 export function eyesOf(text: string): Eyes {
@@ -10,13 +11,7 @@ export function eyesOf(text: string): Eyes {
 /** Through whose eyes the map can be looked at. */
 export const eyeOptions = (ladders: LadderView[], people: Name[]) => [
   { group: 'Club', items: [{ value: 'club', label: 'The whole club' }] },
-  ...ladders.map((view) => ({
-    group: view.ladder.name,
-    items: view.ladder.ranks.map((rank) => ({
-      value: `rank:${rank.id}`,
-      label: `${rank.name}, ${view.ladder.name.toLowerCase()}`,
-    })),
-  })),
+  ...rankOptions(ladders, (_, rank) => `rank:${rank.id}`),
   {
     group: 'Students',
     items: people.map((person) => ({ value: `student:${person.id}`, label: person.name })),

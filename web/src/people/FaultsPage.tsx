@@ -3,6 +3,7 @@ import { Link, useSearchParams } from 'react-router';
 import { type MapIndex, useDrills, useFaults, useLadders, useMap, useToday, useTracks } from '../api/queries';
 import type { DrillShape, FaultSeen, FaultsSeen, LadderView, Track } from '../api/types';
 import { PageHead } from '../frame/PageHead';
+import { rankOptions } from '../rank/ladders';
 import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
@@ -79,10 +80,7 @@ function Board({ map, views, tracks }: { map: MapIndex; views: LadderView[]; tra
           placeholder="Any rank"
           clearable
           w={190}
-          data={views.map(({ ladder }) => ({
-            group: ladder.name,
-            items: ladder.ranks.map((one) => ({ value: `${ladder.id}/${one.id}`, label: one.name })),
-          }))}
+          data={rankOptions(views, (ladder, one) => `${ladder.id}/${one.id}`)}
           value={rank}
           onChange={(value) => set('rank', value)}
         />

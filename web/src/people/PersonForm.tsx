@@ -13,6 +13,7 @@ import type { LadderView, Name, Student, Track } from '../api/types';
 import { EditForm } from '../form/EditForm';
 import { needed } from '../form/limits';
 import { type Opened, useDraft } from '../form/useDraft';
+import { rankOptions } from '../rank/ladders';
 import { count } from '../ui/words';
 import { alike } from './alike';
 import { Consents } from './Consents';
@@ -311,13 +312,7 @@ function HeldFields({ views, held, onHeld }: HeldProps) {
         placeholder="None yet"
         clearable
         searchable
-        data={views.map(({ ladder }) => ({
-          group: ladder.name,
-          items: ladder.ranks.map((r) => ({
-            value: `${ladder.id} ${r.id}`,
-            label: views.length > 1 ? `${r.name}, ${ladder.name}` : r.name,
-          })),
-        }))}
+        data={rankOptions(views, (ladder, rank) => `${ladder.id} ${rank.id}`)}
         value={held && `${held.ladder} ${held.rank}`}
         onChange={(chosen) => {
           const [ladder, to] = chosen?.split(' ') ?? [];

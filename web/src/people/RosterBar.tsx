@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { type Mind, type RosterWanted, useMinds } from '../api/queries';
 import type { LadderView, Track } from '../api/types';
 import { SearchInput } from '../form/SearchInput';
+import { rankOptions } from '../rank/ladders';
 import { count } from '../ui/words';
 import classes from './PeoplePage.module.css';
 import { storedViews, storeViews, withView } from './views';
@@ -62,10 +63,7 @@ export function RosterBar({ wanted, shown, total, views, tracks, isCoach, set, q
           clearable
           searchable
           w={170}
-          data={views.map(({ ladder }) => ({
-            group: ladder.name,
-            items: ladder.ranks.map((rank) => ({ value: `${ladder.id}/${rank.id}`, label: rank.name })),
-          }))}
+          data={rankOptions(views, (ladder, rank) => `${ladder.id}/${rank.id}`)}
           value={wanted.rank}
           onChange={(rank) => set({ rank })}
         />

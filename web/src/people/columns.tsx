@@ -81,11 +81,15 @@ export const columnsOf = (views: LadderView[], today: string, chosen: Chosen | n
 
 function HeldBelt({ row, views }: { row: RosterRow; views: LadderView[] }) {
   const held = row.ranks[0];
-  const rank = views.find((v) => v.ladder.id === held?.ladder)?.ladder.ranks.find((r) => r.id === held?.rank);
-  return rank ? (
+  const ladder = views.find((v) => v.ladder.id === held?.ladder)?.ladder;
+  const rank = ladder?.ranks.find((r) => r.id === held?.rank);
+  return ladder && rank ? (
     <span className={classes.belt}>
       <Belt colours={rank.colours} stripes={held.stripes} of={rank.stripes} />
-      {rank.name}
+      <span>
+        {rank.name}
+        {views.length > 1 && <div className="quiet">{ladder.name}</div>}
+      </span>
     </span>
   ) : null;
 }

@@ -1,4 +1,4 @@
-import type { Ladder, Rank } from '../api/types';
+import type { Ladder, LadderView, Rank } from '../api/types';
 import { freeId } from '../form/fields';
 
 /** A ladder that nobody is on yet, with the rank where everybody begins. */
@@ -65,6 +65,20 @@ export function withIds(ladder: Ladder, all: Ladder[]): Ladder {
     handOver: Object.fromEntries(Object.entries(ladder.handOver).filter(([rank]) => here.has(rank))),
   };
 }
+
+/**
+ * Ranks to choose from, by ladder; a chosen one says its ladder where there are several.
+ *
+ * @param value what stands for a rank
+ */
+export const rankOptions = (views: LadderView[], value: (ladder: Ladder, rank: Rank) => string) =>
+  views.map(({ ladder }) => ({
+    group: ladder.name,
+    items: ladder.ranks.map((rank) => ({
+      value: value(ladder, rank),
+      label: views.length > 1 ? `${rank.name}, ${ladder.name.toLowerCase()}` : rank.name,
+    })),
+  }));
 
 /** What the numbers of a ladder add up to for somebody who trains: "Yellow after 120 classes, about 60 weeks at two a week". */
 export function addsUp({ ranks, policy }: Ladder): string {

@@ -1,11 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { send, sendEdit } from '../api/client';
+import { Problem, read, send, sendEdit } from '../api/client';
 import type { MapIndex } from '../api/queries';
 import type { Item, LadderView, Mend, Rank, SyllabusGroup, SyllabusLook } from '../api/types';
 import { useSayDone } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
 import { date } from '../ui/words';
+import { merged } from './merged';
+import { nameOf } from './nameOf';
 import { added, fresh, movedTo, plainLike, type RankAsks } from './syllabus';
 
 /** Items a mend adds. */
@@ -14,8 +16,11 @@ const itemsFor = (techniques: string[], rank: Rank, map: MapIndex): Item[] =>
     fresh(rank, { kind: 'TECHNIQUE', ref, sides: map.technique.get(ref)?.sided ? 'BOTH' : 'EITHER' }),
   );
 
+const groupsOf = ({ ladder }: LadderView, id: string) =>
+  ladder.ranks.find((rank) => rank.id === id)?.syllabus ?? [];
+
 /** A change that is not kept yet, and what it would do. */
-type Asked = { asks: RankAsks[]; what: string; done: string; look: SyllabusLook };
+type Asked = { asks: RankAsks[]; base: LadderView; what: string; done: string; look: SyllabusLook };
 
 /** Changes what ranks ask for; each change can be undone from its notice. */
 export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined, map: MapIndex) {
@@ -31,22 +36,49 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
     client.invalidateQueries({ queryKey: ['map'] });
     client.invalidateQueries({ queryKey: ['people'] });
   };
-  const keep = async ({ asks, done, look }: Asked, from?: string) => {
-    if (!view) return;
+  const put = (asks: RankAsks[], now: LadderView, from?: string) => {
     const query = from ? `?from=${from}` : '';
     const [only] = asks;
+    return asks.length === 1
+      ? sendEdit(
+          'PUT',
+          `${ladder}/ranks/${only.rank}/syllabus${query}`,
+          { groups: only.groups },
+          now.tags[only.rank],
+        )
+      : sendEdit('PUT', `${ladder}/syllabuses${query}`, { ranks: asks }, now.tag);
+  };
+  /** Where somebody else was faster, both changes stand, unless they are of the same thing. */
+  const putBoth = async ({ asks, base }: Asked, from?: string) => {
     try {
-      const { edit } = await (asks.length === 1
-        ? sendEdit(
-            'PUT',
-            `${ladder}/ranks/${only.rank}/syllabus${query}`,
-            { groups: only.groups },
-            view.tags[only.rank],
-          )
-        : sendEdit('PUT', `${ladder}/syllabuses${query}`, { ranks: asks }, view.tag));
+      return { ...(await put(asks, base, from)), also: '' };
+    } catch (error) {
+      if (!(error instanceof Problem && error.code === 'STALE')) throw error;
+      const now = await read<LadderView>(ladder);
+      const both = asks.map((mine) => ({
+        rank: mine.rank,
+        ...merged(groupsOf(base, mine.rank), mine.groups, groupsOf(now, mine.rank), (item) =>
+          nameOf(item, map),
+        ),
+      }));
+      const clashes = both.flatMap((one) => one.clashes);
+      if (clashes.length > 0)
+        throw new Problem(
+          409,
+          'STALE',
+          `Somebody else changed ${clashes.join(', ')} meanwhile. Look at it and do it again.`,
+        );
+      const asked = both.map(({ rank: id, groups }) => ({ rank: id, groups }));
+      return { ...(await put(asked, now, from)), also: ' Somebody else changed this rank too; both stand.' };
+    }
+  };
+  const keep = async (change: Asked, from?: string) => {
+    const { done, look } = change;
+    try {
+      const { edit, also } = await putBoth(change, from);
       await changed();
       setLast(look);
-      sayDone(from ? `${done} It is asked for belts from ${date(from)} on.` : done, edit);
+      sayDone((from ? `${done} It is asked for belts from ${date(from)} on.` : done) + also, edit);
     } catch (error) {
       say.failed(error);
       client.invalidateQueries({ queryKey: ['ladders'] });
@@ -58,9 +90,10 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
    * @param what what a press would do, where that is always said first, whoever notices
    */
   const propose = async (asks: RankAsks[], done: string, what?: string) => {
+    if (!view) return;
     try {
       const look = await send<SyllabusLook>('POST', `${ladder}/look`, { ranks: asks });
-      const change = { asks, what: what ?? done, done, look };
+      const change = { asks, base: view, what: what ?? done, done, look };
       if (what || look.ranks.some((one) => one.touches.length > 0)) setAsked(change);
       else {
         setAsked(null);

@@ -17,7 +17,8 @@ class SyllabusVersionsTest {
             { "id": "boatyard", "name": "Boatyard", "policy": { "stripes": "NONE", "belt": "BY_COACH" },
               "ranks": [
                 { "id": "grey", "name": "Grey", "colours": [ "grey" ], "syllabus": [
-                  { "name": "Words", "items": [ { "id": "knots", "kind": "WORDS", "words": "Three knots" } ] },
+                  { "name": "Words", "items": [ { "id": "knots", "kind": "WORDS", "words": "Three knots" },
+                    { "id": "bowline", "kind": "WORDS", "words": "Bowline" } ] },
                   { "name": "Free choice", "choose": 4, "items": [
                     { "id": "splices", "kind": "WORDS", "words": "Splices" },
                     { "id": "whipping", "kind": "WORDS", "words": "Whipping" } ] } ] },
@@ -36,6 +37,7 @@ class SyllabusVersionsTest {
             movesAnItemToAnotherRank(head);
             beginsANewSyllabus(head);
             movesEverybodyAndBack(head);
+            twoChangeOneRankAtOnce(head, club.address());
         }
     }
 
@@ -66,6 +68,31 @@ class SyllabusVersionsTest {
         head.closeNotices();
     }
 
+    /** Both have the page open; the second who keeps something keeps it beside the first's. */
+    private static void twoChangeOneRankAtOnce(Coach head, String address) {
+        head.go("/ranks/boatyard/grey");
+        head.see("button[aria-label='Change Bowline']");
+        try (Coach other = new Coach(With.KEYBOARD, 1280, 800, address)) {
+            other.signIn("anna", "long enough");
+            other.go("/ranks/boatyard/grey");
+            asks(other, "Three knots", "Live");
+        }
+        asks(head, "Bowline", "Moving");
+        head.see("div", "Somebody else changed this rank too; both stand.");
+        head.closeNotices();
+        head.see(By.xpath("//li[.//span[.='Three knots'] and .//span[.='live']]"));
+        head.see(By.xpath("//li[.//span[.='Bowline'] and .//span[.='moving']]"));
+    }
+
+    private static void asks(Coach coach, String item, String standard) {
+        change(coach, item);
+        coach.pick(
+                coach.see(By.xpath("//fieldset[@aria-label='What is asked of " + item
+                        + "']//label[normalize-space(.)='Standard']/following::input[1]")),
+                standard);
+        coach.keepsTheChange(item + ": " + standard.toLowerCase() + ".");
+    }
+
     private static void movesAnItemToAnotherRank(Coach head) {
         change(head, "Whipping");
         WebElement to = head.see(By.xpath("//fieldset[@aria-label='What is asked of Whipping']"
@@ -80,6 +107,7 @@ class SyllabusVersionsTest {
     }
 
     private static void change(Coach head, String item) {
+        head.see("button[aria-label='Change " + item + "']");
         head.script("document.querySelector(\"button[aria-label='Change " + item
                 + "']\").scrollIntoView({block: 'center'})");
         head.use(head.see("button[aria-label='Change " + item + "']"));

@@ -180,6 +180,26 @@ public final class ClubCheck {
                         "who goes on from " + ladder.name() + " comes back to it in the end");
                 return;
             }
+            agesGoOn(ladder);
+        }
+    }
+
+    /** The next ladder begins in the year in which this one ends, or the year after: nobody stands between or on both. */
+    private void agesGoOn(Ladder ladder) {
+        Ladder next = ladder.nextLadder() == null ? null : ladders.get(ladder.nextLadder());
+        if (next == null || ladder.toAge() == 0 || next.fromAge() == 0) {
+            return;
+        }
+        if (next.fromAge() < ladder.toAge() || next.fromAge() > ladder.toAge() + 1) {
+            breach(
+                    "LADDER_AGES",
+                    "/ladders",
+                    ladder.id(),
+                    ladder.name() + " goes up to " + ladder.toAge() + " and leads to " + next.name()
+                            + ", which begins at " + next.fromAge()
+                            + (next.fromAge() < ladder.toAge()
+                                    ? ": the years between are on both"
+                                    : ": the years between are on none"));
         }
     }
 

@@ -18,7 +18,8 @@ public record OpenedClosed(List<OfRank> opened, List<OfRank> closed) {
     /** @param rank id of the rank at which it stands open */
     public record OfRank(String rank, Finding finding) {}
 
-    private record Told(String rank, Finding.About about, @Nullable String item) {
+    private record Told(
+            String rank, Finding.About about, @Nullable String item) {
         /** What is about nothing on the map, such as a choice, is told apart by its group; there is one load of a rank. */
         static Told of(OfRank one) {
             Finding.About about = one.finding().about();

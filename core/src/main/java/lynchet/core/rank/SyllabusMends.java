@@ -188,7 +188,8 @@ public final class SyllabusMends {
             Rank here = changed.rank(rank.id()).orElseThrow();
             Optional<Placed> later = later(changed, rank, technique);
             if (later.isPresent()) {
-                brought.computeIfAbsent(later.get().rank().name(), at -> new ArrayList<>()).add(name);
+                brought.computeIfAbsent(later.get().rank().name(), at -> new ArrayList<>())
+                        .add(name);
                 changed = moved(
                         changed, later.get().rank(), here, List.of(later.get().item()));
             } else {

@@ -200,4 +200,49 @@ class LadderTest {
                 .extracting(Breach::rule, Breach::where)
                 .containsExactly(tuple("SYLLABUS_ITEM", "/ladders/0/earlier/0/ranks/0/syllabus/0/items/0/ref"));
     }
+
+    private static List<String> wrong(Ladder... all) {
+        Club club = Club.teaching("Tiny", MAP.data(), CHAINS, List.of(all), List.of(), List.of());
+        return ClubCheck.check(club).stream()
+                .map(breach -> breach.rule() + " " + breach.sentence())
+                .toList();
+    }
+
+    private static Ladder leading(String id, int from, int to, String next) {
+        return new Ladder(
+                id,
+                "The " + id,
+                from,
+                to,
+                null,
+                false,
+                List.of(rank(id + "-white")),
+                ladder().policy(),
+                next,
+                null,
+                null,
+                null);
+    }
+
+    /** Somebody of 15 may stand on either where one ends and the other begins; no year is on none, and no two are on both. */
+    @ParameterizedTest
+    @CsvSource({"15, ok", "16, ok", "0, ok", "14, both", "17, none"})
+    void theNextLadderBeginsWhereThisOneEnds(int from, String years) {
+        List<String> said = wrong(leading("young", 6, 15, "grown"), leading("grown", from, 0, null));
+        if (years.equals("ok")) {
+            assertThat(said).isEmpty();
+        } else {
+            assertThat(said)
+                    .containsExactly("LADDER_AGES The young goes up to 15 and leads to The grown, which begins at "
+                            + from + ": the years between are on " + years);
+        }
+    }
+
+    @Test
+    void noLadderLeadsBackToItself() {
+        assertThat(wrong(leading("a", 0, 0, "b"), leading("b", 0, 0, "c"), leading("c", 0, 0, "a")))
+                .containsExactly("LADDER_CYCLE who goes on from The a comes back to it in the end");
+        assertThat(wrong(leading("a", 0, 0, "b"), leading("b", 0, 0, "c"), leading("c", 0, 0, null)))
+                .isEmpty();
+    }
 }

@@ -1,5 +1,7 @@
 import { Button } from '@mantine/core';
+import { Link, useLocation } from 'react-router';
 import type { Problem } from '../api/client';
+import { settles } from '../ui/settle';
 import classes from './Edit.module.css';
 import { inWords } from './fields';
 
@@ -15,11 +17,13 @@ type Props = {
 
 /** Why it was not saved: the rule, or, when somebody else was faster, both versions field by field. */
 export function Refused({ problem, mine, theirs, onTheirs, onMine }: Props) {
+  const { pathname } = useLocation();
   if (!problem) return null;
+  const settle = settles(problem, pathname);
   if (problem.code !== 'STALE' || !theirs) {
     return (
       <div role="alert" className={classes.refused}>
-        <strong>Not saved.</strong> {problem.message}{' '}
+        <strong>Not saved.</strong> {problem.message} {settle && <Link to={settle.to}>{settle.label}</Link>}{' '}
         <span className={classes.rule}>{problem.code.replaceAll('_', ' ').toLowerCase()}</span>
       </div>
     );

@@ -8,7 +8,9 @@ import {
   useRef,
   useState,
 } from 'react';
+import { Link } from 'react-router';
 import classes from './Notices.module.css';
+import { type Settle, settles } from './settle';
 
 /** Something that was said to have been done; `edit` is what the journal calls it, by which any device takes it back. */
 export type Notice = {
@@ -18,6 +20,8 @@ export type Notice = {
   at: string;
   undo?: () => void;
   edit?: string;
+  /** Where what stood in the way is put right. */
+  settle?: Settle | null;
 };
 
 type Say = {
@@ -80,7 +84,12 @@ export function Notices({ children }: { children: ReactNode }) {
     };
     return {
       done: (text, undo, edit) => add({ text, undo, edit: edit ?? undefined, bad: false }),
-      failed: (error) => add({ text: error instanceof Error ? error.message : String(error), bad: true }),
+      failed: (error) =>
+        add({
+          text: error instanceof Error ? error.message : String(error),
+          bad: true,
+          settle: settles(error, window.location.pathname),
+        }),
     };
   }, []);
   const lastDone = useMemo<LastDone>(
@@ -110,7 +119,7 @@ export function Notices({ children }: { children: ReactNode }) {
 
 type LineProps = { notice: Notice; held: boolean; hide: (id: number) => void };
 
-function Line({ notice: { id, text, bad, undo }, held, hide }: LineProps) {
+function Line({ notice: { id, text, bad, undo, settle }, held, hide }: LineProps) {
   const { open, drop } = useLastDone();
   useEffect(() => {
     if (held) return;
@@ -136,6 +145,11 @@ function Line({ notice: { id, text, bad, undo }, held, hide }: LineProps) {
         >
           Undo
         </button>
+      )}
+      {settle && (
+        <Link to={settle.to} onClick={() => hide(id)}>
+          {settle.label}
+        </Link>
       )}
       <button type="button" aria-label="Close this notice" onClick={() => hide(id)}>
         ×

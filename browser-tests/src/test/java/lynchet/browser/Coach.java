@@ -11,8 +11,10 @@ import java.time.Duration;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.logging.Level;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -81,6 +83,34 @@ final class Coach implements AutoCloseable {
                         "Page.addScriptToEvaluateOnNewDocument",
                         Map.of("source", "delete Navigator.prototype.serviceWorker"))
                 .get("identifier");
+        driver.executeCdpCommand("Page.addScriptToEvaluateOnNewDocument", Map.of("source", LISTENS));
+    }
+
+    /** Keeps what notices say, as long as the browser is open. */
+    private static final String LISTENS = """
+            new MutationObserver((all) => {
+              for (const { addedNodes } of all)
+                for (const node of addedNodes)
+                  if (node.parentElement?.closest('[data-notices]'))
+                    sessionStorage.setItem('said', (sessionStorage.getItem('said') ?? '') + node.textContent + '\\n');
+            }).observe(document, { childList: true, subtree: true });
+            """;
+
+    /** Ids of the club are words joined by two hyphens or more, or by one and figures; what people say is not. */
+    private static final Pattern ID =
+            Pattern.compile("\\b(?:[a-z0-9]+(?:-[a-z0-9]+){2,}|[a-z]+-[0-9a-f]*[0-9][0-9a-f]*)\\b");
+
+    private static final Set<String> ENGLISH = Set.of("two-on-one", "one-on-one");
+
+    /** A notice is for people: it names things as they are called. */
+    private void noticesSpeakOfNoId() {
+        List<String> ids = ID.matcher(
+                        String.valueOf(driver.executeScript("return sessionStorage.getItem('said') ?? ''")))
+                .results()
+                .map(MatchResult::group)
+                .filter(word -> !ENGLISH.contains(word))
+                .toList();
+        assertThat(ids).as("ids in notices").isEmpty();
     }
 
     /** On a screen of this size nobody has to push the page or its body sideways; it keeps this size. */
@@ -493,6 +523,7 @@ final class Coach implements AutoCloseable {
 
     void nothingIsWrongHere() {
         nothingIsWrongButTheServer();
+        noticesSpeakOfNoId();
         assertThat(console()).as("the console at " + driver.getCurrentUrl()).isEmpty();
         List<String> abroad = requests().stream()
                 .filter(url -> url.startsWith("http") && !url.startsWith(base + "/"))

@@ -86,10 +86,8 @@ function HeldBelt({ row, views }: { row: RosterRow; views: LadderView[] }) {
   return ladder && rank ? (
     <span className={classes.belt}>
       <Belt colours={rank.colours} stripes={held.stripes} of={rank.stripes} />
-      <span>
-        {rank.name}
-        {views.length > 1 && <div className="quiet">{ladder.name}</div>}
-      </span>
+      <span>{rank.name}</span>
+      {views.length > 1 && <span className={`quiet ${classes.ladder}`}>{ladder.name}</span>}
     </span>
   ) : null;
 }

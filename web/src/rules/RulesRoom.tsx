@@ -43,9 +43,7 @@ function All({ map }: { map: MapIndex }) {
             <div>
               <strong>{rules.name}</strong>
               <span className="quiet">
-                {count(rules.minutes, 'minute', 'minutes')}, {JACKET[rules.jacket]},{' '}
-                {count(rules.illegalTechniques.length, 'technique', 'techniques')} and{' '}
-                {count(rules.illegalHazards.length, 'danger', 'dangers')} limited
+                {count(rules.minutes, 'minute', 'minutes')}, {JACKET[rules.jacket]}, {limited(rules)}
               </span>
             </div>
             {isHead && (
@@ -104,3 +102,11 @@ function Kept({ id, map, onDone }: { id: string; map: MapIndex; onDone: () => vo
     </Loaded>
   );
 }
+
+const limited = ({ illegalTechniques, illegalHazards }: Ruleset) => {
+  const all = [
+    illegalTechniques.length > 0 && count(illegalTechniques.length, 'technique', 'techniques'),
+    illegalHazards.length > 0 && count(illegalHazards.length, 'danger', 'dangers'),
+  ].filter(Boolean);
+  return all.length > 0 ? `${all.join(' and ')} limited` : 'nothing limited';
+};

@@ -55,7 +55,7 @@ public final class TinyClub {
 
     final TinyMap map = new TinyMap().pair("guard", Stage.LEGS_BETWEEN, 0.5).link("sweep", "guard", "hip-bump", "s");
     final List<Chain> chains = one(chain("line", "guard", "sweep"));
-    final List<Ladder> ladders = one(ladder("adult", null, null, "hip-bump"));
+    final List<Ladder> ladders = one(ladder("adult", null, null, "hip-bump").publishing(DAY.minusYears(5)));
     final List<Word> words = one(word("kuzushi", "hip-bump"));
     final List<DrillShape> drills = one(drill("shrimps", "hip-bump", "guard"));
     final List<Track> tracks = one(track("all", "mondays"));

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
@@ -17,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
 
 /** Accounts: made by the head coach, opened once by a link, switched off at once. */
 @ExtendWith(RunningClub.class)
@@ -67,6 +69,64 @@ class AccountsTest {
         HttpUser elsewhere = RunningClub.stranger();
         elsewhere.signIn(name, GOOD);
         elsewhere.get("/api/people/names").expect(200);
+    }
+
+    private JsonNode seen() {
+        for (JsonNode one : head.get("/api/accounts").expect(200).json()) {
+            if (one.path("name").asString().equals(name)) {
+                return one;
+            }
+        }
+        throw new AssertionError("the head coach does not see " + name);
+    }
+
+    /** What the journal says was done to the account, the newest first. */
+    private List<String> written() {
+        List<String> all = new ArrayList<>();
+        for (JsonNode edit : head.get("/api/edits").expect(200).json()) {
+            for (JsonNode thing : edit.path("things")) {
+                if (thing.path("id").asString().equals(name)) {
+                    all.add(thing.path("what").asString());
+                }
+            }
+        }
+        return all;
+    }
+
+    @Test
+    void theHeadCoachSeesEachAccountAsItStandsAndWhatWasDoneToItIsWrittenDown() {
+        JsonNode made = head.post(
+                        "/api/accounts",
+                        "{\"name\":\"%s\",\"role\":\"COACH\",\"person\":\"kit-harrowgate\"}".formatted(name))
+                .expect(200)
+                .json();
+        assertThat(seen()).isEqualTo(made.path("account"));
+        assertThat(seen().path("person").asString()).isEqualTo("kit-harrowgate");
+        assertThat(seen().path("hasPassword").asBoolean()).isFalse();
+        assertThat(seen().path("linkUntil").isNull()).isFalse();
+        assertThat(written()).containsExactly("ADDED");
+
+        open(RunningClub.stranger(), made.path("link").asString(), GOOD).expect(200);
+        assertThat(seen().path("hasPassword").asBoolean()).isTrue();
+        assertThat(seen().path("linkUntil").isNull()).as("the link is used").isTrue();
+        head.post("/api/accounts/" + name + "/link", "{}").expect(200);
+        assertThat(seen().path("linkUntil").isNull()).as("another one is open").isFalse();
+        assertThat(written()).hasSize(2);
+
+        assertThat(become("VIEWER", false).expect(200).json()).isEqualTo(seen());
+        assertThat(seen().path("role").asString()).isEqualTo("VIEWER");
+        become("VIEWER", false).expect(200);
+        assertThat(written())
+                .as("what changes nothing is not written")
+                .hasSize(3)
+                .startsWith("CHANGED");
+    }
+
+    @Test
+    void whoIsSwitchedOffCannotUseALinkThatWasGivenBefore() {
+        String link = link("COACH");
+        become("COACH", true).expect(200);
+        assertThat(open(RunningClub.stranger(), link, GOOD).code()).isEqualTo("LINK_USED");
     }
 
     @Test
@@ -183,6 +243,10 @@ class AccountsTest {
                             .code())
                     .as("whoever has not opened their link cannot take over")
                     .isEqualTo("LAST_HEAD");
+            assertThat(first.put("/api/accounts/head", "{\"role\":\"HEAD\",\"person\":null,\"isOff\":true}", null)
+                            .code())
+                    .as("nor is the last one switched off")
+                    .isEqualTo("LAST_HEAD");
             HttpUser second = RunningClub.strangerOf(club);
             open(second, link, GOOD).expect(200);
             String off = "{\"role\":\"HEAD\",\"person\":null,\"isOff\":true}";
@@ -210,6 +274,7 @@ class AccountsTest {
         here.get("/api/people/names").expect(200);
         assertThat(elsewhere.get("/api/people/names").status()).isEqualTo(401);
         assertThat(here.get("/api/session/mine").json()).hasSize(1);
+        RunningClub.stranger().signIn(name, "a few other words");
     }
 
     @Test
@@ -242,6 +307,14 @@ class AccountsTest {
                     .as(bad)
                     .isEqualTo("ID_FORM");
         }
+        String longest = name + "x".repeat(Accounts.LONGEST_NAME - name.length());
+        assertThat(head.post(
+                                "/api/accounts",
+                                "{\"name\":\"%sx\",\"role\":\"COACH\",\"person\":null}".formatted(longest))
+                        .code())
+                .isEqualTo("TEXT_LONG");
+        head.post("/api/accounts", "{\"name\":\"%s\",\"role\":\"COACH\",\"person\":null}".formatted(longest))
+                .expect(200);
         assertThat(head.post("/api/accounts", "{\"name\":\"nobody\",\"role\":\"COACH\",\"person\":\"not-here\"}")
                         .json()
                         .path("where")

@@ -310,6 +310,11 @@ class EveryWriteTest {
             String text = "x".repeat(type.path("maxLength").asInt() + 1);
             String rule = at.endsWith("/id") && text.length() > Limits.TEXT ? "ID_FORM" : "TEXT_LONG";
             all.add(new Bad(at + " too long", field(at), rule, with(whole, at, StringNode.valueOf(text))));
+            if (type.path("maxLength").asInt() > 8) { // the sign alone must not make it too long
+                String hidden = value.asString()
+                                .substring(0, Math.min(3, value.asString().length())) + "\u0001";
+                all.add(new Bad(at + " not seen", field(at), null, with(whole, at, StringNode.valueOf(hidden))));
+            }
         } else if (type.has("properties") && value.isObject() && depth < 6) {
             type.path("properties")
                     .properties()
@@ -353,6 +358,10 @@ class EveryWriteTest {
             for (JsonNode other : OTHER.getOrDefault(type.has("properties") ? "object" : plain, List.of())) {
                 all.add(new Bad(at + " is " + other, field(at), null, with(whole, at, other)));
             }
+        }
+        if (value.isArray() && type.path("items").isObject()) {
+            JsonNode nothing = Json.mapper().createArrayNode().addNull();
+            all.add(new Bad(at + " has nothing in it", field(at), null, with(whole, at, nothing)));
         }
         if (value.isArray() && !value.isEmpty() && depth < 6) {
             shapes(whole, value.get(0), at + "/0", type.path("items"), all, depth + 1);

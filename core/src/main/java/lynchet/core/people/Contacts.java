@@ -3,6 +3,7 @@ package lynchet.core.people;
 import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import lynchet.core.rule.Most;
 import org.jspecify.annotations.Nullable;
 
@@ -57,11 +58,16 @@ public record Contacts(
                         of.phone, of.email, of.guardian, of.guardianPhone, of.guardianEmail, of.emergency, number);
     }
 
+    /** Words with single dots between them, and a place of at least two names that neither begin nor end with a hyphen. */
+    private static final Pattern ADDRESS =
+            Pattern.compile("[A-Za-z0-9!#$%&'*+/=?^_`{|}~-]+(?:\\.[A-Za-z0-9!#$%&'*+/=?^_`{|}~-]+)*"
+                    + "@(?:[\\p{L}0-9](?:[\\p{L}0-9-]*[\\p{L}0-9])?\\.)+[\\p{L}0-9](?:[\\p{L}0-9-]*[\\p{L}0-9])?");
+
     private static void address(String whose, @Nullable String email) {
         if (email != null
                 && !email.isBlank()
                 && email.length() <= 120 // a longer one is the limits' business
-                && !email.strip().matches("[^\\s@<>,;\"]+@[^\\s@<>,;\"]+\\.[^\\s@<>,;\"]+")) {
+                && !ADDRESS.matcher(email.strip()).matches()) {
             throw new IllegalArgumentException("the " + whose + " " + email + " is not one");
         }
     }

@@ -82,8 +82,9 @@ public record Student(
 
     public Student {
         Say.id("a student", id);
-        Say.text("the name of this student", name);
-        calledBy = calledBy == null || calledBy.isBlank() ? firstWord(name) : calledBy;
+        name = Say.text("the name of this student", name).strip();
+        calledBy = calledBy == null || calledBy.isBlank() ? firstWord(name) : calledBy.strip();
+        card = card == null || card.isBlank() ? null : card.strip();
         Say.text("the called-by name of this student", calledBy);
         Say.there("the day this student joined", joined);
         if (born != null && born.isAfter(joined)) {

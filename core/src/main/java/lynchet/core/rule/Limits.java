@@ -16,7 +16,8 @@ import java.util.Optional;
 
 /**
  * The one rule of limits: a text has at most 80 characters and a list at most 60 entries, unless {@link Most} says
- * otherwise, and a day lies between 1900 and 2199.
+ * otherwise, no sign is in a text that nobody can see, lines are broken where more than 80 characters fit, and a day lies
+ * between 1900 and 2199.
  *
  * <p>It holds where something comes in (HTTP, archive, sheets), never where it is read from the disk: what is kept can
  * always be read, shown, repaired and exported, whatever the limits were when it was written.
@@ -25,8 +26,8 @@ public final class Limits {
 
     public static final int TEXT = 80;
     public static final int LIST = 60;
-    private static final LocalDate FIRST_DAY = LocalDate.of(1900, 1, 1);
-    private static final LocalDate LAST_DAY = LocalDate.of(2199, 12, 31);
+    public static final LocalDate FIRST_DAY = LocalDate.of(1900, 1, 1);
+    public static final LocalDate LAST_DAY = LocalDate.of(2199, 12, 31);
     private static final Instant FIRST = Instant.parse("1900-01-01T00:00:00Z");
     private static final Instant LAST = Instant.parse("2200-01-01T00:00:00Z");
 
@@ -107,6 +108,8 @@ public final class Limits {
             int most = said(type, TEXT);
             if (text.length() > most) {
                 breach("TEXT_LONG", where, "has " + text.length() + " characters and at most " + most + " fit");
+            } else if (Visible.hasHidden(text, most > TEXT)) {
+                breach("TEXT_HIDDEN", where, "has a sign in it that cannot be seen; type it again");
             }
         } else if (value instanceof Collection<?> list) {
             size(where, list.size(), type);

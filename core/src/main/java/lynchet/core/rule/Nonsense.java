@@ -10,6 +10,7 @@ public final class Nonsense extends IllegalArgumentException {
         ID_FORM,
         TEXT_EMPTY,
         TEXT_LONG,
+        TEXT_HIDDEN,
         MISSING,
         OUT_OF_RANGE,
         TOO_MANY,

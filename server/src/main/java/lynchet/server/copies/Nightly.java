@@ -58,6 +58,9 @@ class Nightly {
             return true;
         }
         Duration old = Duration.between(newest, now);
+        if (old.isNegative()) {
+            return hour == HOUR; // the clock was set back since
+        }
         return old.compareTo(Duration.ofHours(24)) > 0 || hour == HOUR && old.compareTo(Duration.ofHours(12)) > 0;
     }
 

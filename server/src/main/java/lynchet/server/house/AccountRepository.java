@@ -1,8 +1,10 @@
 package lynchet.server.house;
 
+import jakarta.persistence.LockModeType;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 
 interface AccountRepository extends JpaRepository<Account, String> {
@@ -12,6 +14,11 @@ interface AccountRepository extends JpaRepository<Account, String> {
     Optional<Account> named(String name);
 
     Optional<Account> findByLink(String digest);
+
+    /** The same, held until the end of the transaction: of several who open one link the others wait, and find it used. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select account from Account account where account.link = :digest")
+    Optional<Account> holdByLink(String digest);
 
     List<Account> findAllByOrderByName();
 

@@ -10,6 +10,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import lynchet.core.rule.Say;
 import lynchet.server.keep.Journal;
@@ -209,20 +210,20 @@ public class Accounts {
     /** Whose link it is, while it works. */
     @Transactional(readOnly = true)
     AccountView opened(String link) {
-        return view(byLink(link));
+        return view(byLink(link, accounts::findByLink));
     }
 
     /** Sets a password by a link, which is used up; other sessions of the account end. */
     @Transactional
     AccountView enter(String link, String password) {
-        Account account = byLink(link);
+        Account account = byLink(link, accounts::holdByLink);
         account.secure(passwords.digest(password, account.name()));
         sessions.endAll(account.name());
         return view(account);
     }
 
-    private Account byLink(String link) {
-        return accounts.findByLink(digest(link == null ? "" : link))
+    private Account byLink(String link, Function<String, Optional<Account>> find) {
+        return find.apply(digest(link == null ? "" : link))
                 .filter(account -> !account.isOff() && account.linkUntil().isAfter(clock.instant()))
                 .orElseThrow(() -> Refusal.of(
                         HttpStatus.GONE,

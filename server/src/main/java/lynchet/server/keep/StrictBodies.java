@@ -1,10 +1,13 @@
 package lynchet.server.keep;
 
+import com.fasterxml.jackson.annotation.JsonSetter;
+import com.fasterxml.jackson.annotation.Nulls;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.Month;
+import java.util.List;
 import java.util.function.Function;
 import lynchet.core.rule.Usual;
 import lynchet.core.rule.UsualValue;
@@ -30,7 +33,8 @@ import tools.jackson.databind.type.LogicalType;
 
 /**
  * How a body that is sent is read: nothing is guessed. A number or a yes or no that is left out or null is refused, unless
- * its record says what is {@link Usual}; a text is no number, a number no yes.
+ * its record says what is {@link Usual}; a text is no number, a number no yes. A list that is left out is an empty one, and
+ * has nothing empty in it.
  */
 @Configuration
 class StrictBodies {
@@ -47,6 +51,9 @@ class StrictBodies {
                                 .setCoercion(CoercionInputShape.Boolean, CoercionAction.Fail))
                 .withCoercionConfig(
                         LogicalType.Boolean, said -> said.setCoercion(CoercionInputShape.Integer, CoercionAction.Fail))
+                .withConfigOverride(
+                        List.class,
+                        lists -> lists.setNullHandling(JsonSetter.Value.construct(Nulls.AS_EMPTY, Nulls.FAIL)))
                 .addModule(new Strict());
     }
 

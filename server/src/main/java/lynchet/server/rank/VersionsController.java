@@ -18,6 +18,7 @@ import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusCheck;
 import lynchet.core.rank.TeachingLoad;
 import lynchet.core.rule.Most;
+import lynchet.core.rule.Usual;
 import lynchet.server.club.Edits;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Slice;
@@ -89,9 +90,12 @@ class VersionsController {
     /**
      * Who is moved.
      *
-     * @param students ids; null: everybody who stands on another version
+     * @param students ids
+     * @param everybody whether all are moved who stand on another version, whoever is named
      */
-    record Moving(@Most(MOST_MOVED) @Nullable List<String> students) {}
+    record Moving(
+            @Most(MOST_MOVED) List<String> students,
+            @Usual("false") boolean everybody) {}
 
     /** How many were moved. */
     record Moved(int people) {}
@@ -267,17 +271,15 @@ class VersionsController {
     private List<Wearers.Wearer> moving(Ladder ladder, LocalDate day, Moving asked) {
         int version = ladder.versionOn(day);
         List<Wearers.Wearer> all = wearers.of(ladder, null);
-        if (asked.students() != null) {
-            Set<String> there = all.stream().map(Wearers.Wearer::student).collect(Collectors.toSet());
-            for (int i = 0; i < asked.students().size(); i++) {
-                if (!there.contains(asked.students().get(i))) {
-                    throw Refusal.bad("NOBODY", "/students/" + i, "They hold no rank on " + ladder.name() + ".");
-                }
+        Set<String> there = all.stream().map(Wearers.Wearer::student).collect(Collectors.toSet());
+        for (int i = 0; i < asked.students().size(); i++) {
+            if (!there.contains(asked.students().get(i))) {
+                throw Refusal.bad("NOBODY", "/students/" + i, "They hold no rank on " + ladder.name() + ".");
             }
         }
         return all.stream()
                 .filter(one -> one.version() != version)
-                .filter(one -> asked.students() == null || asked.students().contains(one.student()))
+                .filter(one -> asked.everybody() || asked.students().contains(one.student()))
                 .toList();
     }
 

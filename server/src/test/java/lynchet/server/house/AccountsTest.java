@@ -122,6 +122,25 @@ class AccountsTest {
                 .startsWith("CHANGED");
     }
 
+    /** Eight who have the link open it in one moment. */
+    @Test
+    void ofManyWithOneLinkOneComesIn() throws Exception {
+        String link = link("COACH");
+        ExecutorService eight = Executors.newFixedThreadPool(8);
+        List<Callable<Integer>> each = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            HttpUser user = RunningClub.stranger();
+            each.add(() -> open(user, link, GOOD).status());
+        }
+        List<Integer> answers = new ArrayList<>();
+        for (Future<Integer> done : eight.invokeAll(each)) {
+            answers.add(done.get());
+        }
+        eight.shutdown();
+        assertThat(answers).containsOnlyOnce(200).contains(410);
+        assertThat(answers).containsOnly(200, 410);
+    }
+
     @Test
     void whoIsSwitchedOffCannotUseALinkThatWasGivenBefore() {
         String link = link("COACH");
@@ -301,11 +320,19 @@ class AccountsTest {
         assertThat(head.post("/api/accounts", "{\"name\":\"%s\",\"role\":\"COACH\",\"person\":null}".formatted(name))
                         .code())
                 .isEqualTo("ID_TAKEN");
-        for (String bad : List.of("Two  words", " ", "a/b", "-a", "a..b", "tab\\there", "nul\\u0000l", "<b>")) {
+        for (String bad : List.of("Two  words", " ", "a/b", "-a", "a..b", "<b>")) {
             assertThat(head.post("/api/accounts", "{\"name\":\"%s\",\"role\":\"COACH\",\"person\":null}".formatted(bad))
                             .code())
                     .as(bad)
                     .isEqualTo("ID_FORM");
+        }
+        for (String hidden : List.of("tab\\there", "nul\\u0000l", "turned\\u202e")) {
+            assertThat(head.post(
+                                    "/api/accounts",
+                                    "{\"name\":\"%s\",\"role\":\"COACH\",\"person\":null}".formatted(hidden))
+                            .code())
+                    .as(hidden)
+                    .isEqualTo("TEXT_HIDDEN");
         }
         String longest = name + "x".repeat(Accounts.LONGEST_NAME - name.length());
         assertThat(head.post(

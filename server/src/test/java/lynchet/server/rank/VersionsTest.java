@@ -149,15 +149,15 @@ class VersionsTest {
         assertThat(standing.at("/0/moved").asBoolean()).isTrue();
         assertThat(standing.at("/1/moved").asBoolean()).isFalse();
 
-        HttpUser.Answer all =
-                head.post(ladder + "/versions/2026-09-01/moves", "{}").expect(200);
+        HttpUser.Answer all = head.post(ladder + "/versions/2026-09-01/moves", "{\"everybody\":true}")
+                .expect(200);
         assertThat(all.json().path("people").asInt()).isEqualTo(1);
         assertThat(lacks()).containsExactly(3, 3, 3);
         head.post("/api/map/undo/" + all.edit(), "{}").expect(200);
         head.post("/api/map/undo/" + moved.edit(), "{}").expect(200);
         assertThat(lacks()).containsExactly(1, 1, 3);
 
-        head.post(ladder + "/versions/2026-08-31/moves", "{}").expect(200);
+        head.post(ladder + "/versions/2026-08-31/moves", "{\"everybody\":true}").expect(200);
         assertThat(lacks()).as("and back to the older one").containsExactly(1, 1, 1);
         head.delete(ladder + "/versions/2026-08-31", tag()).expect(204);
         assertThat(lacks()).as("there is one syllabus again").containsExactly(3, 3, 3);
@@ -224,7 +224,7 @@ class VersionsTest {
         head.put(ladder, whole, tag()).expect(200);
         assertThat(told()).as("a form that knows no versions keeps them").hasSize(2);
         RunningClub.as("coach")
-                .post(ladder + "/versions/2026-09-01/moves", "{}")
+                .post(ladder + "/versions/2026-09-01/moves", "{\"everybody\":true}")
                 .expect(403);
         RunningClub.as("viewer").get(ladder + "/versions/2026-09-01/people").expect(403);
     }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
@@ -310,7 +311,8 @@ class EveryWriteTest {
             String text = "x".repeat(type.path("maxLength").asInt() + 1);
             String rule = at.endsWith("/id") && text.length() > Limits.TEXT ? "ID_FORM" : "TEXT_LONG";
             all.add(new Bad(at + " too long", field(at), rule, with(whole, at, StringNode.valueOf(text))));
-            if (type.path("maxLength").asInt() > 8) { // the sign alone must not make it too long
+            if (type.path("maxLength").asInt() > 8
+                    && !at.toLowerCase(Locale.ROOT).endsWith("email")) { // a rule of its own
                 String hidden = value.asString()
                                 .substring(0, Math.min(3, value.asString().length())) + "\u0001";
                 all.add(new Bad(at + " not seen", field(at), null, with(whole, at, StringNode.valueOf(hidden))));

@@ -2,6 +2,7 @@ package lynchet.server.promote;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -276,6 +277,53 @@ class BoardTest {
         head.put("/api/belts/green-" + size, belt, tag).expect(200);
         assertThat(head.put("/api/belts/green-" + size, belt, tag).status()).isEqualTo(412);
         coach.put("/api/belts/green-" + size, belt, tag).expect(403);
+    }
+
+    private int ordered() {
+        return coach.get("/api/belts?ladder=adult")
+                .expect(200)
+                .json()
+                .path("lines")
+                .valueStream()
+                .mapToInt(line -> line.path("wanted").asInt())
+                .sum();
+    }
+
+    /** Once for somebody, from being put forward until their belt is announced; a stripe is no belt. */
+    @Test
+    void aBeltIsWantedUntilItIsAnnounced() {
+        assertThat(ordered()).isZero();
+        coach.post("/api/nominations", nomination("n-once", YARA, "orange")).expect(200);
+        assertThat(ordered()).isEqualTo(1);
+        head.post("/api/promotions", promotion("pr-once", YARA, "orange", "green", 0))
+                .expect(200);
+        assertThat(ordered()).as("given, and not both put forward and given").isEqualTo(1);
+        Map<String, Object> stripe = promotion("pr-stripe", "hamish-oake", "green", "green", 3);
+        stripe.put("reason", "x");
+        head.post("/api/promotions", stripe).expect(200);
+        assertThat(ordered()).isEqualTo(1);
+        head.post("/api/promotions/announce", Map.of("ids", List.of("pr-once"))).expect(200);
+        assertThat(ordered()).isZero();
+    }
+
+    /** From the lowest rank up, the furthest up the bank first, then by name. */
+    @Test
+    void theBankIsReadFromBelow() {
+        List<String> ranks = coach.get("/api/ladders/adult")
+                .json()
+                .at("/ladder/ranks")
+                .valueStream()
+                .map(rank -> rank.path("id").asString())
+                .toList();
+        List<JsonNode> standing = board("adult").path("standing").valueStream().toList();
+        Comparator<JsonNode> byRank =
+                Comparator.comparing(one -> ranks.indexOf(one.at("/flag/rank").asString()));
+        Comparator<JsonNode> byShare = Comparator.comparing(one ->
+                -one.at("/flag/met").asDouble() / Math.max(1, one.at("/flag/of").asInt()));
+        assertThat(standing).isSortedAccordingTo(byRank.thenComparing(byShare).thenComparing(one -> one.path("name")
+                .asString()));
+        assertThat(standing.get(0).at("/flag/rank").asString()).isEqualTo("white");
+        assertThat(standing.stream().map(one -> one.at("/flag/met")).distinct()).hasSizeGreaterThan(2);
     }
 
     @Test

@@ -45,6 +45,7 @@ class VisibilityTest {
         PLANTED.put("consent", "PlantedGuardian");
         PLANTED.put("belt size", "\"beltSize\":\"9Z\"");
         PLANTED.put("incident", "plantedfall");
+        PLANTED.put("cover note", "plantedcover");
     }
 
     @Test
@@ -66,6 +67,10 @@ class VisibilityTest {
     }
 
     private static void plant(HttpUser head) {
+        String path = "/api/classes/fundamentals-" + RunningClub.TODAY;
+        HttpUser.Answer tonight = head.get(path).expect(200);
+        ObjectNode training = (ObjectNode) tonight.json().path("training");
+        head.put(path, training.put("handOver", "planted cover"), tonight.tag()).expect(200);
         HttpUser.Answer kept = head.get("/api/people/" + STUDENT).expect(200);
         ObjectNode changed = (ObjectNode) kept.json();
         changed.put("born", "1971-02-03")

@@ -83,89 +83,38 @@ public record TrainingClass(
 
     /** The same class, called off or taking place. */
     public TrainingClass calledOff(boolean isOff) {
-        return new TrainingClass(
-                id,
-                date,
-                start,
-                minutes,
-                track,
-                slot,
-                term,
-                group,
-                coach,
-                area,
-                theme,
-                blocks,
-                isOff,
-                pinned,
-                handOver,
-                lanes,
-                fallsReason);
+        return with(coach, theme, blocks, isOff, handOver, fallsReason);
     }
 
     /** The same class about something else. */
     public TrainingClass about(String otherTheme) {
-        return new TrainingClass(
-                id,
-                date,
-                start,
-                minutes,
-                track,
-                slot,
-                term,
-                group,
-                coach,
-                area,
-                otherTheme,
-                blocks,
-                cancelled,
-                pinned,
-                handOver,
-                lanes,
-                fallsReason);
+        return with(coach, otherTheme, blocks, cancelled, handOver, fallsReason);
     }
 
     /** The same class with another coach. */
     public TrainingClass givenBy(@Nullable String other) {
-        return new TrainingClass(
-                id,
-                date,
-                start,
-                minutes,
-                track,
-                slot,
-                term,
-                group,
-                other,
-                area,
-                theme,
-                blocks,
-                cancelled,
-                pinned,
-                handOver,
-                lanes,
-                fallsReason);
+        return with(other, theme, blocks, cancelled, handOver, fallsReason);
     }
 
     /** The same class made of other blocks. */
     public TrainingClass withBlocks(List<Block> others) {
+        return with(coach, theme, others, cancelled, handOver, fallsReason);
+    }
+
+    /** What somebody sees who does not give classes: not what coaches tell each other about those who come. */
+    public TrainingClass withoutPrivate() {
+        return with(coach, theme, blocks, cancelled, null, null);
+    }
+
+    private TrainingClass with(
+            @Nullable String itsCoach,
+            @Nullable String itsTheme,
+            List<Block> its,
+            boolean isOff,
+            @Nullable String over,
+            @Nullable String reason) {
         return new TrainingClass(
-                id,
-                date,
-                start,
-                minutes,
-                track,
-                slot,
-                term,
-                group,
-                coach,
-                area,
-                theme,
-                others,
-                cancelled,
-                pinned,
-                handOver,
-                lanes,
-                fallsReason);
+                id, date, start, minutes, track, slot, term, group, itsCoach, area, itsTheme, its, isOff, pinned, over,
+                lanes, reason);
     }
 }

@@ -23,6 +23,7 @@ import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Sight;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -102,7 +103,10 @@ class MatController {
 
     /** Classes from a day to a day, those that the weekly slots give among them; today's when neither is given. */
     @GetMapping("/classes")
-    Calendar classes(@RequestParam(required = false) LocalDate from, @RequestParam(required = false) LocalDate to) {
+    Calendar classes(
+            @RequestParam(required = false) LocalDate from,
+            @RequestParam(required = false) LocalDate to,
+            Authentication who) {
         LocalDate today = LocalDate.now(clock);
         LocalDate first = from == null ? today : from;
         LocalDate last = to == null ? first : to;
@@ -122,12 +126,16 @@ class MatController {
         return new Calendar(
                 today,
                 now.taught().tracks(),
-                all,
+                all.stream().map(one -> seenBy(who, one)).toList(),
                 now.taught().closures().stream()
                         .filter(closure -> !closure.from().isAfter(last)
                                 && !closure.until().isBefore(first))
                         .toList(),
                 ifTime);
+    }
+
+    private static TrainingClass seenBy(Authentication who, TrainingClass training) {
+        return Sight.isOpen(who) ? training.withoutPrivate() : training;
     }
 
     /** The ways of drilling that a coach may take into a class. */
@@ -137,8 +145,8 @@ class MatController {
     }
 
     @GetMapping("/classes/{id}")
-    ResponseEntity<ClassSheet> one(@PathVariable String id) {
-        TrainingClass training = records.trained(id);
+    ResponseEntity<ClassSheet> one(@PathVariable String id, Authentication who) {
+        TrainingClass training = seenBy(who, records.trained(id));
         GrapplingMap map = taught.now().map();
         Map<String, List<Caution>> cautions = new TreeMap<>();
         training.blocks().stream().filter(block -> block.technique() != null).forEach(block -> map.technique(

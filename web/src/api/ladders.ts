@@ -19,8 +19,9 @@ export const useStandingOn = (ladder: string, day: string | null) =>
   });
 
 /** What can be done about the findings of a rank. */
-export const useRankMends = (ladder: string, rank: string) =>
+export const useRankMends = (ladder: string, rank: string, enabled: boolean) =>
   useQuery<Mendable[]>({
+    enabled,
     queryKey: ['ladders', ladder, rank, 'mends'],
     queryFn: () => read(`/ladders/${ladder}/ranks/${rank}/mends`),
   });

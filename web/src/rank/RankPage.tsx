@@ -57,13 +57,13 @@ type OpenedProps = { view: LadderView; views: LadderView[]; rank: Rank; map: Map
 
 function Opened({ view, views, rank, map }: OpenedProps) {
   const check = useLadderCheck(view.ladder.id);
-  const mends = useRankMends(view.ladder.id, rank.id);
   const chains = useChains();
   const session = useSession();
   const navigate = useNavigate();
   const eyes = useMemo(() => ({ kind: 'rank' as const, id: rank.id }), [rank.id]);
   const reach = useReach(eyes, true);
   const isHead = session.data?.role === 'HEAD';
+  const mends = useRankMends(view.ladder.id, rank.id, isHead);
   const mine = check.data?.find((c) => c.rank === rank.id);
   const soil = useMemo(
     () =>

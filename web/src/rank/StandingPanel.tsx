@@ -39,6 +39,9 @@ export function StandingPanel({ ladder, versions, chosen, ...rest }: Props) {
   );
 }
 
+/** More names than anybody ticks by hand. */
+const SHOWN = 200;
+
 type PeopleProps = Omit<Props, 'ladder'> & { people: StandingOn[] };
 
 function People({ versions, chosen, people, map, isHead, onMove, look }: PeopleProps) {
@@ -139,7 +142,7 @@ function People({ versions, chosen, people, map, isHead, onMove, look }: PeopleP
         </section>
       )}
       <ul className={classes.people} aria-label="Students">
-        {people.map((one) => (
+        {people.slice(0, SHOWN).map((one) => (
           <li key={one.student}>
             {isHead && (
               <Checkbox
@@ -161,6 +164,7 @@ function People({ versions, chosen, people, map, isHead, onMove, look }: PeopleP
           </li>
         ))}
       </ul>
+      {people.length > SHOWN && <p className="quiet">and {people.length - SHOWN} more, by name</p>}
     </>
   );
 }

@@ -1,10 +1,13 @@
 package lynchet.core.people;
 
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
 import lynchet.core.rule.Most;
+import lynchet.core.rule.Sound;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,7 +23,8 @@ public record Contacts(
         @Most(40) @Nullable String guardianPhone,
         @Most(120) @Nullable String guardianEmail,
         @Most(120) @Nullable String emergency,
-        @Most(40) @Nullable String emergencyPhone) {
+        @Most(40) @Nullable String emergencyPhone)
+        implements Sound {
 
     /** Shorter ones are an extension, or nothing. */
     private static final int SHORTEST_NUMBER = 5;
@@ -58,17 +62,34 @@ public record Contacts(
                         of.phone, of.email, of.guardian, of.guardianPhone, of.guardianEmail, of.emergency, number);
     }
 
+    private static void address(String whose, @Nullable String email) {
+        if (email != null
+                && !email.isBlank()
+                && email.length() <= 120 // a longer one is the limits' business
+                && !email.strip().matches("[^\\s@<>,;\"]+@[^\\s@<>,;\"]+\\.[^\\s@<>,;\"]+")) {
+            throw new IllegalArgumentException("the " + whose + " " + email + " is not one");
+        }
+    }
+
     /** Words with single dots between them, and a place of at least two names that neither begin nor end with a hyphen. */
     private static final Pattern ADDRESS =
             Pattern.compile("[A-Za-z0-9!#$%&'*+/=?^_`{|}~-]+(?:\\.[A-Za-z0-9!#$%&'*+/=?^_`{|}~-]+)*"
                     + "@(?:[\\p{L}0-9](?:[\\p{L}0-9-]*[\\p{L}0-9])?\\.)+[\\p{L}0-9](?:[\\p{L}0-9-]*[\\p{L}0-9])?");
 
-    private static void address(String whose, @Nullable String email) {
-        if (email != null
-                && !email.isBlank()
-                && email.length() <= 120 // a longer one is the limits' business
-                && !ADDRESS.matcher(email.strip()).matches()) {
-            throw new IllegalArgumentException("the " + whose + " " + email + " is not one");
+    /** What a mail program would refuse to write to is found where it is typed, not on the evening a class is called off. */
+    @Override
+    public Map<String, String> wrong() {
+        Map<String, String> wrong = new TreeMap<>();
+        letter("email", email, wrong);
+        letter("guardianEmail", guardianEmail, wrong);
+        return wrong;
+    }
+
+    private static void letter(String field, @Nullable String address, Map<String, String> wrong) {
+        if (address != null
+                && !address.isBlank()
+                && !ADDRESS.matcher(address.strip()).matches()) {
+            wrong.put(field, "is no address that a letter can go to");
         }
     }
 }

@@ -108,6 +108,8 @@ public final class Limits {
             int most = said(type, TEXT);
             if (text.length() > most) {
                 breach("TEXT_LONG", where, "has " + text.length() + " characters and at most " + most + " fit");
+            } else if (!text.isBlank() && Visible.isBlank(text)) {
+                breach("TEXT_EMPTY", where, "has nothing in it that can be seen");
             } else if (Visible.hasHidden(text, most > TEXT)) {
                 breach("TEXT_HIDDEN", where, "has a sign in it that cannot be seen; type it again");
             }
@@ -133,6 +135,9 @@ public final class Limits {
     }
 
     private void inside(String where, Record record) {
+        if (record instanceof Sound sound) {
+            sound.wrong().forEach((field, why) -> breach("NOT_VALID", where + "/" + field, why));
+        }
         for (Part part : PARTS.get(record.getClass())) {
             try {
                 Object value = part.get().invoke(record);

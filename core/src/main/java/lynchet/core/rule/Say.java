@@ -31,7 +31,7 @@ public final class Say {
      * @throws Nonsense naming {@code what}
      */
     public static String text(String what, String text) {
-        if (text == null || Visible.isBlank(text)) {
+        if (text == null || text.isBlank()) {
             throw new Nonsense(Nonsense.Rule.TEXT_EMPTY, what + " must not be empty");
         }
         return text;

@@ -109,6 +109,14 @@ public record Telling(List<Letter> letters, List<Call> calls, List<Person> unrea
                 unreached);
     }
 
+    /** The same, where some letters cannot be written after all: whom they are about is told by word. */
+    public Telling without(List<Letter> unwritten) {
+        List<Person> told = new ArrayList<>(unreached);
+        unwritten.forEach(letter -> told.addAll(letter.about()));
+        return new Telling(
+                letters.stream().filter(letter -> !unwritten.contains(letter)).toList(), calls, told);
+    }
+
     /** A child is reached through the guardian, or as somebody of age when no guardian is known. */
     private static Way way(Student student, LocalDate day, ClubNumbers numbers) {
         Contacts known = student.contacts();

@@ -16,7 +16,12 @@ class VisibleTest {
             strings = {"", "  ", "\t", "\u200b", "\u3164", "\u2060\ufeff", "\u00a0", "\u2028", "\u0000", "\u2800 \uffa0"
             })
     void whatCannotBeSeenIsNoName(String text) {
-        assertThatThrownBy(() -> Say.text("a name", text)).hasMessage("a name must not be empty");
+        assertThat(Visible.isBlank(text)).isTrue();
+        if (text.isBlank()) {
+            assertThatThrownBy(() -> Say.text("a name", text)).hasMessage("a name must not be empty");
+        } else {
+            assertThat(Limits.of(new Note(text, "x"))).extracting(Breach::rule).containsExactly("TEXT_EMPTY");
+        }
     }
 
     @ParameterizedTest

@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Date;
@@ -53,14 +54,26 @@ public class Letters {
     /** A letter that lies ready. */
     record LetterView(String name, Instant at, String to, String subject) {}
 
-    /** Writes them all for the owner's eyes only. */
-    synchronized void write(String club, String about, List<Telling.Letter> letters) {
+    /**
+     * Writes them for the owner's eyes only.
+     *
+     * @return those that cannot be written, since there is no such address
+     */
+    synchronized List<Telling.Letter> write(String club, String about, List<Telling.Letter> letters) {
+        List<Telling.Letter> unwritten = new ArrayList<>();
         try {
             Files.createDirectories(folder);
             OwnerOnly.close(folder);
             for (Telling.Letter letter : letters) {
+                byte[] message;
+                try {
+                    message = message(club, letter);
+                } catch (MessagingException e) {
+                    unwritten.add(letter);
+                    continue;
+                }
                 Path part = folder.resolve("writing.part");
-                Files.write(part, message(club, letter));
+                Files.write(part, message);
                 OwnerOnly.close(part);
                 Files.move(
                         part,
@@ -71,9 +84,10 @@ public class Letters {
             for (Path old : newestFirst().stream().skip(KEPT).toList()) {
                 Files.delete(old);
             }
-        } catch (IOException | MessagingException e) {
+        } catch (IOException e) {
             throw new IllegalStateException("the letters could not be written to " + folder, e);
         }
+        return unwritten;
     }
 
     /** Deletes the letters in which one of these words stands. */

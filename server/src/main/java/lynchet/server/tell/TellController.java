@@ -104,8 +104,7 @@ class TellController {
         }
         TrainingClass kept = now.cancelled() == off ? now : durable.write(() -> records.put(now.calledOff(off), tag));
         Telling telling = telling(kept, news);
-        letters.write(taught.now().taught().name(), id, telling.letters());
-        return telling;
+        return telling.without(letters.write(taught.now().taught().name(), id, telling.letters()));
     }
 
     /** The letters that lie ready, the latest first. */

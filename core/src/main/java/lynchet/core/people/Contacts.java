@@ -26,6 +26,9 @@ public record Contacts(
         @Most(40) @Nullable String emergencyPhone)
         implements Sound {
 
+    /** A longer one is the business of the limits. */
+    private static final int LONGEST_ADDRESS = 120;
+
     /** Shorter ones are an extension, or nothing. */
     private static final int SHORTEST_NUMBER = 5;
 
@@ -65,7 +68,7 @@ public record Contacts(
     private static void address(String whose, @Nullable String email) {
         if (email != null
                 && !email.isBlank()
-                && email.length() <= 120 // a longer one is the limits' business
+                && email.length() <= LONGEST_ADDRESS
                 && !email.strip().matches("[^\\s@<>,;\"]+@[^\\s@<>,;\"]+\\.[^\\s@<>,;\"]+")) {
             throw new IllegalArgumentException("the " + whose + " " + email + " is not one");
         }
@@ -88,6 +91,7 @@ public record Contacts(
     private static void letter(String field, @Nullable String address, Map<String, String> wrong) {
         if (address != null
                 && !address.isBlank()
+                && address.length() <= LONGEST_ADDRESS
                 && !ADDRESS.matcher(address.strip()).matches()) {
             wrong.put(field, "is no address that a letter can go to");
         }

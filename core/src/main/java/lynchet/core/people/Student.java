@@ -82,7 +82,7 @@ public record Student(
 
     public Student {
         Say.id("a student", id);
-        name = Say.text("the name of this student", name).strip();
+        name = Say.text("the name of this student", name).strip().replaceAll("[\\t\\r\\n]+", " ");
         calledBy = calledBy == null || calledBy.isBlank() ? firstWord(name) : calledBy.strip();
         card = card == null || card.isBlank() ? null : card.strip();
         Say.text("the called-by name of this student", calledBy);

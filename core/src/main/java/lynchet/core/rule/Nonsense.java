@@ -11,6 +11,7 @@ public final class Nonsense extends IllegalArgumentException {
         TEXT_EMPTY,
         TEXT_LONG,
         TEXT_HIDDEN,
+        NOT_VALID,
         MISSING,
         OUT_OF_RANGE,
         TOO_MANY,

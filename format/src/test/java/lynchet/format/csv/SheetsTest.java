@@ -98,7 +98,8 @@ class SheetsTest {
         assertThat(plan.preview().delimiter()).isEqualTo(delimiter);
         assertThat(plan.preview().dates()).isEqualTo("24.11.2026");
         Student read = plan.add().get(0).student();
-        assertThat(read.name()).isEqualTo("Zoë" + d + "\nMüller");
+        String oneLine = ("Zoë" + d + "\nMüller").replaceAll("[\t\n]+", " ");
+        assertThat(read.name()).isEqualTo(oneLine);
         assertThat(read.weightKg()).isEqualTo(61.5);
         assertThat(read.id()).as("an id says nothing about anybody").isEqualTo("random-1");
     }

@@ -85,7 +85,7 @@ type Props = {
   look: SyllabusLook;
   /** What an item is called. */
   called: (item: Item) => string;
-  /** Keeps it, for all or for whoever gets the rank from a day on. */
+  /** Keeps it, for all or for those who get the rank from a day on. */
   onKeep: (from?: string) => void;
   onLeave: () => void;
 };

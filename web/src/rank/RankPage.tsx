@@ -248,7 +248,7 @@ function MendButtons({ finding, mends, add, onAdd, onTake }: MendProps) {
   ) : null;
 }
 
-/** Whoever has the rank may still be asked what was asked before. */
+/** Those who have the rank may still be asked what was asked before. */
 function OnEarlier({ ladder, rank }: { ladder: Ladder; rank: Rank }) {
   const versions = useVersions(ladder.earlier.length > 0 ? ladder.id : undefined);
   const [newest, ...earlier] = versions.data ?? [];
@@ -259,7 +259,7 @@ function OnEarlier({ ladder, rank }: { ladder: Ladder; rank: Rank }) {
     .reduce((sum, of) => sum + of.people, 0);
   return (
     <p className="quiet">
-      Asked of whoever gets {rank.name} from {date(newest.from)} on
+      Asked of those who get {rank.name} from {date(newest.from)} on
       {people > 0 &&
         `; ${count(people, 'student still stands', 'students still stand')} on what was asked before`}
       . <Link to={`/ranks/${ladder.id}/versions`}>Versions</Link>

@@ -81,7 +81,7 @@ function Opened({ view, versions, map }: OpenedProps) {
           {versions.length === 1 && (
             <p className={classes.first}>
               There is one syllabus: whatever you change in it counts at once for everybody who wears the
-              rank. Before a large change, begin a new one: whoever has a rank goes on with what was asked
+              rank. Before a large change, begin a new one: those who have a rank go on with what was asked
               when they got it, and a belt given from that day on asks for the new one.
             </p>
           )}

@@ -25,7 +25,7 @@ const itemsIn = (groups: SyllabusGroup[]): Placed[] =>
 const isAbout = (one: Item, other: Item) =>
   one.kind === other.kind && one.role === other.role && (one.ref ?? one.words) === (other.ref ?? other.words);
 
-/** What stands on both sides, what only after and what only before; written anew, an item is the same one still. */
+/** What stands on both sides, what only after and what only before; an item taken out and added again is the same one still. */
 function paired(before: Placed[], after: Placed[]) {
   const gone = [...before];
   const both: [Placed, Placed][] = [];

@@ -87,7 +87,7 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
   /**
    * Keeps what ranks ask for from now on; where somebody who wears one would notice, that is said first.
    *
-   * @param what what a press would do, where that is always said first, whoever notices
+   * @param what what a press would do, where that is always said first
    */
   const propose = async (asks: RankAsks[], done: string, what?: string) => {
     if (!view) return;

@@ -24,7 +24,7 @@ public record SyllabusMove(String id, String student, String ladder, String rank
     /**
      * The ladder as its syllabus is asked of somebody who holds a rank on it.
      *
-     * @param joined the day they joined: whoever came with a rank stands on what was asked here on that day
+     * @param joined the day they joined: those who came with a rank stand on what was asked here on that day
      * @param move of this person on this ladder; null: none
      */
     public static Ladder asked(Ladder ladder, HeldRank held, LocalDate joined, @Nullable SyllabusMove move) {

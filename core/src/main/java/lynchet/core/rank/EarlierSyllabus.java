@@ -8,7 +8,7 @@ import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 
 /**
- * What the ranks of a ladder asked before the syllabus was published anew. Whoever got their rank while it was in force goes
+ * What the ranks of a ladder asked before a new syllabus was published. Those who got their rank while it was in force go
  * on with it.
  *
  * @param until the last day on which a rank is given under it

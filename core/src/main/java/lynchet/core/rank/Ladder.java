@@ -104,7 +104,7 @@ public record Ladder(
         return at < earlier.size() ? Optional.of(earlier.get(at).until()) : Optional.empty();
     }
 
-    /** The first day on which a rank is given under the syllabus of now; empty: it was never published anew. */
+    /** The first day on which a rank is given under the present syllabus; empty: there was no other before it. */
     public Optional<LocalDate> publishedFrom() {
         return earlier.isEmpty()
                 ? Optional.empty()
@@ -112,7 +112,7 @@ public record Ladder(
     }
 
     /**
-     * The same ladder, asking of whoever gets a rank from a day on what it asks from now on; those before go on with what it
+     * The same ladder, asking what it asks from now on of those who get a rank from a day on; those before go on with what it
      * asks at present. On the day on which the present syllabus began it begins still.
      *
      * @throws IllegalArgumentException if the present syllabus begins later than that

@@ -1,6 +1,6 @@
 package lynchet.core.rule;
 
-/** What of a text can be seen by whoever reads it. */
+/** What of a text its reader can see. */
 final class Visible {
 
     private Visible() {}

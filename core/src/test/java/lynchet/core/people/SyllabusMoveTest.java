@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 import lynchet.core.card.Family;
+import lynchet.core.club.TinyClub;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Mark;
@@ -197,7 +198,7 @@ class SyllabusMoveTest {
                 .state(List.of(ladder), map);
         Ladder asked = SyllabusMove.asked(ladder, state.heldOn("adult").orElseThrow(), joined, move);
         List<String> conditions = Readiness.of(new Readiness.Question(
-                        student(joined),
+                        TinyClub.student("ana", null),
                         state,
                         Recent.NONE,
                         asked,
@@ -259,33 +260,6 @@ class SyllabusMoveTest {
                 null,
                 Instant.EPOCH,
                 "c",
-                null,
-                null);
-    }
-
-    private static Student student(LocalDate joined) {
-        return new Student(
-                "ana",
-                "Ana Test",
-                null,
-                null,
-                null,
-                joined,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
                 null,
                 null);
     }

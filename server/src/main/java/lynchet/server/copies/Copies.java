@@ -150,7 +150,11 @@ public class Copies {
                 .orElseThrow(() -> Refusal.missing("copy", name));
     }
 
-    Optional<Instant> newest() {
-        return all().stream().filter(CopyView::isReadBack).map(CopyView::at).findFirst();
+    Optional<Instant> newestBefore(Instant now) {
+        return all().stream()
+                .filter(CopyView::isReadBack)
+                .map(CopyView::at)
+                .filter(at -> !at.isAfter(now))
+                .findFirst();
     }
 }

@@ -42,7 +42,7 @@ class Nightly {
     private void look() {
         try {
             if (isDue(
-                    copies.newest().orElse(null),
+                    copies.newestBefore(clock.instant()).orElse(null),
                     clock.instant(),
                     LocalDateTime.now(clock).getHour())) {
                 copies.take();
@@ -58,9 +58,6 @@ class Nightly {
             return true;
         }
         Duration old = Duration.between(newest, now);
-        if (old.isNegative()) {
-            return hour == HOUR; // the clock was set back since
-        }
         return old.compareTo(Duration.ofHours(24)) > 0 || hour == HOUR && old.compareTo(Duration.ofHours(12)) > 0;
     }
 

@@ -85,7 +85,7 @@ class SyllabusController {
     /**
      * Keeps what one rank asks for.
      *
-     * @param from the first day of a new syllabus, for whoever gets a rank from then on; none: for all who stand on this one
+     * @param from the first day of a new syllabus, for those who get a rank from then on; none: for all who stand on this one
      */
     @PutMapping("/ranks/{rank}/syllabus")
     ResponseEntity<Rank> syllabus(

@@ -91,7 +91,7 @@ class VersionsController {
      * Who is moved.
      *
      * @param students ids
-     * @param everybody whether all are moved who stand on another version, whoever is named
+     * @param everybody whether all are moved who stand on another version, named or not
      */
     record Moving(
             @Most(MOST_MOVED) List<String> students,
@@ -181,7 +181,7 @@ class VersionsController {
         return ladder.publishing(from);
     }
 
-    /** Takes the beginning after a version back: whoever stands on that version stands on the next one. */
+    /** Takes the beginning after a version back: those who stand on that version stand on the next one. */
     @DeleteMapping("/{day}")
     ResponseEntity<Void> remove(
             @PathVariable String id,

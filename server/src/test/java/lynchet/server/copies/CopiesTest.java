@@ -272,6 +272,19 @@ class CopiesTest {
         }
     }
 
+    /** After the clock was set back a copy dated ahead is no reason to wait, and the next one taken is. */
+    @Test
+    void aCopyDatedAheadIsNotTheNewest() {
+        try (ConfigurableApplicationContext club = RunningClub.onDisk(folder.resolve("ahead"))) {
+            Copies copies = club.getBean(Copies.class);
+            copies.take();
+            Instant taken =
+                    copies.newestBefore(Instant.parse("2100-01-01T00:00:00Z")).orElseThrow();
+            assertThat(copies.newestBefore(taken)).contains(taken);
+            assertThat(copies.newestBefore(taken.minusSeconds(1))).isEmpty();
+        }
+    }
+
     @Test
     void oneIsDueEachNightOrAfterADay() {
         Instant now = Instant.parse("2026-11-24T12:00:00Z");

@@ -15,7 +15,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** A ladder whose syllabus is published anew: who stands on which, and moving them. */
+/** A ladder with a new syllabus from a day on: who stands on which, and moving them. */
 @ExtendWith(RunningClub.class)
 class VersionsTest {
 
@@ -26,7 +26,7 @@ class VersionsTest {
     private final String ladder = "/api/ladders/" + yard;
     private final String grey = yard + "-grey";
 
-    /** Two who got grey in January and one who got it in October; what grey asks is told anew from September. */
+    /** Two who got grey in January and one who got it in October; grey asks something else from September. */
     @BeforeEach
     void boatyard() {
         head.post("/api/ladders", """

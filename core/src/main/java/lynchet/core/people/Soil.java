@@ -41,6 +41,14 @@ public enum Soil {
         return fading.isPresent() ? PLOUGHED : BARE;
     }
 
+    /** How many passed techniques have faded. */
+    public static int rusty(StudentState state, GrapplingMap map, LocalDate today) {
+        return (int) state.marks().subjects().stream()
+                .filter(subject -> map.technique(subject).isPresent())
+                .filter(technique -> of(technique, state, today) == WEED)
+                .count();
+    }
+
     private static Soil better(Soil a, Soil b) {
         return rank(b) > rank(a) ? b : a;
     }

@@ -45,4 +45,16 @@ class SoilTest {
                 .as("a pass without logged practice does not rust")
                 .containsEntry("guard", Soil.GREEN);
     }
+
+    @Test
+    void rustyIsWhatWasPassedAndHasFaded() {
+        training.drill("hip-bump", DAY, Side.RIGHT, 10);
+        training.drill("knee-slide", DAY, Side.RIGHT, 10);
+        training.pass("hip-bump");
+        training.pass("arm-lock");
+        training.pass("of-no-map");
+        training.drill("of-no-map", DAY, Side.RIGHT, 10);
+        assertThat(Soil.rusty(training.state(), map, DAY.plusDays(7))).isZero();
+        assertThat(Soil.rusty(training.state(), map, DAY.plusDays(8))).isEqualTo(1);
+    }
 }

@@ -15,7 +15,6 @@ import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
-import lynchet.core.map.GrapplingMap;
 import lynchet.core.people.ClubPace;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.LadderCount;
@@ -210,7 +209,7 @@ public class Roster {
                                     .sorted(java.util.Comparator.comparing(HeldRank::ladder))
                                     .toList(),
                             state.lastSeen(),
-                            rusty(state, now.map(), basis.day()),
+                            Soil.rusty(state, now.map(), basis.day()),
                             readiness(
                                     student,
                                     state,
@@ -269,13 +268,6 @@ public class Roster {
                 : one.passedOver(PassedOver.windows(asked, classesMet.day(asked)));
     }
 
-    private static int rusty(StudentState state, GrapplingMap map, LocalDate today) {
-        return (int) state.marks().subjects().stream()
-                .filter(subject -> map.technique(subject).isPresent())
-                .filter(subject -> Soil.of(subject, state, today) == Soil.WEED)
-                .count();
-    }
-
     /** Classes of the last weeks that count on each ladder, by student and ladder. */
     private Map<String, Map<String, Recent>> recent(Collection<String> ids, Snapshot now, LocalDate today) {
         Map<String, Map<LocalDate, List<String>>> tracks = new HashMap<>();
@@ -296,27 +288,11 @@ public class Roster {
         for (String id : ids) {
             Map<String, Recent> counts = new HashMap<>();
             for (Ladder ladder : now.ladders()) {
-                counts.put(ladder.id(), counted(ladder, tracks.getOrDefault(id, Map.of())));
+                counts.put(ladder.id(), Recent.of(ladder, tracks.getOrDefault(id, Map.of())));
             }
             recent.put(id, counts);
         }
         return recent;
-    }
-
-    private static Recent counted(Ladder ladder, Map<LocalDate, List<String>> tracks) {
-        Set<String> counting = new HashSet<>(ladder.tracks());
-        int classes = 0;
-        LocalDate first = null;
-        for (Map.Entry<LocalDate, List<String>> day : tracks.entrySet()) {
-            long fitting = day.getValue().stream()
-                    .filter(track -> counting.isEmpty() || counting.contains(track))
-                    .count();
-            classes += (int) (ladder.policy().oneClassADay() ? Math.min(1, fitting) : fitting);
-            if (fitting > 0 && (first == null || day.getKey().isBefore(first))) {
-                first = day.getKey();
-            }
-        }
-        return new Recent(classes, first);
     }
 
     /** How often people of the club come; yesterday is the last day that counts, so that it is worked out once a day. */

@@ -4,9 +4,14 @@ import java.sql.Date;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
 import lynchet.core.people.Brought;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
@@ -103,8 +108,22 @@ class RosterQuery {
             };
         }
 
+        /** Those that lead on to another one lie below it; of the others the club's first is the highest. */
+        private static List<Ladder> upwards(List<Ladder> ladders) {
+            Map<String, String> next = new HashMap<>();
+            ladders.forEach(ladder -> next.put(ladder.id(), ladder.nextLadder()));
+            List<Ladder> upwards = new ArrayList<>(ladders);
+            Collections.reverse(upwards);
+            upwards.sort(Comparator.comparingLong(
+                    (Ladder ladder) -> -Stream.iterate(ladder.nextLadder(), Objects::nonNull, next::get)
+                            .limit(ladders.size())
+                            .count()));
+            return upwards;
+        }
+
         /** How far up somebody stands: the ladders one above the other, the ranks, the stripes. Ids are slugs. */
-        private static String height(List<Ladder> ladders) {
+        private static String height(List<Ladder> all) {
+            List<Ladder> ladders = upwards(all);
             StringBuilder cases = new StringBuilder();
             for (int i = 0; i < ladders.size(); i++) {
                 Ladder ladder = ladders.get(i);

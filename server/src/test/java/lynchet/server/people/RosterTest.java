@@ -5,6 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.UUID;
 import java.util.stream.StreamSupport;
 import lynchet.server.HttpUser;
 import lynchet.server.RunningClub;
@@ -14,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 
@@ -51,8 +56,122 @@ class RosterTest {
                 .toList();
     }
 
+    private void given(String student, String ladder, String rank) {
+        Map<String, Object> promotion = new HashMap<>(Map.of(
+                "id",
+                "pr-" + UUID.randomUUID(),
+                "student",
+                student,
+                "ladder",
+                ladder,
+                "to",
+                rank,
+                "stripes",
+                0,
+                "date",
+                "2024-03-01",
+                "fromBefore",
+                true,
+                "figures",
+                List.of()));
+        head.post("/api/promotions", promotion).expect(200);
+    }
+
+    /** The hill of ranks, who is ready and the rows are read three ways; a change of anybody is told to all of them. */
     @Test
+    @ResourceLock("ranks")
+    void whatIsCountedByRankIsWhatTheRowsSay() {
+        String onBoth = add("Counted Both", Map.of("born", "2016-01-03"));
+        given(onBoth, "junior", "junior-white");
+        given(onBoth, "adult", "white");
+        given(add("Counted Adult", Map.of()), "adult", "white");
+        Map<String, Integer> people = new TreeMap<>();
+        Map<String, Integer> ready = new TreeMap<>();
+        Set<String> whoIsReady = new TreeSet<>();
+        for (JsonNode row : rows("")) {
+            String student = row.path("student").path("id").asString();
+            List<String> ladders = row.path("ranks")
+                    .valueStream()
+                    .map(held -> held.path("ladder").asString())
+                    .toList();
+            JsonNode readiness = head.get("/api/people/" + student + "/readiness")
+                    .expect(200)
+                    .json();
+            for (JsonNode held : row.path("ranks")) {
+                String ladder = held.path("ladder").asString();
+                if (ladder.equals("junior") && ladders.contains("adult")) {
+                    continue; // they went on there
+                }
+                String key = ladder + " " + held.path("rank").asString();
+                people.merge(key, 1, Integer::sum);
+                boolean isReady = readiness
+                        .valueStream()
+                        .anyMatch(one -> one.path("ladder").asString().equals(ladder)
+                                && !one.path("nextRank").isNull()
+                                && one.path("conditions").valueStream().allMatch(met -> met.path("met")
+                                        .asBoolean()));
+                ready.merge(key, isReady ? 1 : 0, Integer::sum);
+                if (isReady) {
+                    whoIsReady.add(student);
+                }
+            }
+        }
+        assertThat(whoIsReady).hasSizeGreaterThan(3);
+        Map<String, Integer> countedPeople = new TreeMap<>();
+        Map<String, Integer> countedReady = new TreeMap<>();
+        head.get("/api/people/ranks")
+                .expect(200)
+                .json()
+                .forEachEntry((ladder, ranks) -> ranks.forEachEntry((rank, holding) -> {
+                    countedPeople.put(
+                            ladder + " " + rank, holding.path("people").asInt());
+                    countedReady.put(ladder + " " + rank, holding.path("ready").asInt());
+                }));
+        assertThat(countedPeople).isEqualTo(people);
+        assertThat(countedReady).isEqualTo(ready);
+        assertThat(rows("mind=READY"))
+                .extracting(row -> row.path("student").path("id").asString())
+                .containsExactlyInAnyOrderElementsOf(whoIsReady);
+    }
+
+    @Test
+    @ResourceLock("ranks")
+    void aRankALadderAndACardFindTheirOwn() {
+        String junior = add("Found Junior", Map.of("born", "2016-01-03"));
+        given(junior, "junior", "junior-white");
+        String adult = add("Found Adult", Map.of("card", "4711"));
+        given(adult, "adult", "green");
+        assertThat(names("ladder=junior", "Found")).containsExactly("Found Junior");
+        assertThat(names("ladder=adult", "Found")).containsExactly("Found Adult");
+        assertThat(names("ladder=adult&rank=green", "Found")).containsExactly("Found Adult");
+        assertThat(names("ladder=adult&rank=white", "Found")).isEmpty();
+        assertThat(names("find=4711", "Found")).containsExactly("Found Adult");
+        assertThat(names("find=%25", "Found")).isEmpty();
+        assertThat(names("find=F_und", "Found")).isEmpty();
+        assertThat(names("mind=BROUGHT", "Found"))
+                .as("nothing is asked below the first rank of a ladder")
+                .containsExactly("Found Adult");
+        assertThat(names("find=Found&sort=rank&down=true", "Found")).containsExactly("Found Adult", "Found Junior");
+        assertThat(names("mind=FALLS", "Found")).isEmpty();
+        head.post("/api/people/brought", Map.of("students", List.of(adult), "answer", "ALL"))
+                .expect(200);
+        assertThat(names("mind=BROUGHT", "Found")).isEmpty();
+        assertThat(names("mind=FALLS", "Found")).containsExactly("Found Adult");
+    }
+
+    private List<JsonNode> rows(String asked) {
+        return head.get("/api/people?size=200&" + asked)
+                .expect(200)
+                .json()
+                .path("rows")
+                .valueStream()
+                .toList();
+    }
+
+    @Test
+    @ResourceLock("ranks")
     void somebodyWasPassedOverAtTwoWindowsAndSomebodyIsOnTrack() {
+        given(add("Changed Changed", Map.of()), "adult", "white"); // nothing that was worked out is remembered
         List<JsonNode> readiness = head.get("/api/people?size=200")
                 .json()
                 .path("rows")

@@ -9,7 +9,7 @@ import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -30,6 +30,8 @@ record Sheet(String encoding, char delimiter, List<String> columns, List<Row> ro
 
     static final int MOST_BYTES = 32 << 20;
     static final int MOST_ROWS = 100_000;
+    static final int MOST_COLUMNS = 500;
+    static final int LONGEST_NAME = 200;
 
     /** One line with its number in the file, 1 the first. */
     record Row(long line, Map<String, String> cells) {
@@ -95,17 +97,16 @@ record Sheet(String encoding, char delimiter, List<String> columns, List<Row> ro
     }
 
     private static List<String> header(CSVRecord record, Set<String> needed, char delimiter) {
+        if (record.size() > MOST_COLUMNS) {
+            throw new ArchiveRefused("CSV_SIZE", "line 1", "more than " + MOST_COLUMNS + " columns");
+        }
         List<String> columns = new ArrayList<>();
         record.forEach(cell -> columns.add(name(cell)));
-        Set<String> twice = new LinkedHashSet<>();
-        columns.stream()
-                .filter(c -> !c.isEmpty() && columns.indexOf(c) != columns.lastIndexOf(c))
-                .forEach(twice::add);
-        if (!twice.isEmpty()) {
-            throw new ArchiveRefused(
-                    "CSV_HEADER",
-                    "line 1",
-                    "two columns are called " + twice.iterator().next());
+        Set<String> seen = new HashSet<>();
+        for (String column : columns) {
+            if (!column.isEmpty() && !seen.add(column)) {
+                throw new ArchiveRefused("CSV_HEADER", "line 1", "two columns are called " + column);
+            }
         }
         for (String column : needed) {
             if (!columns.contains(column)) {
@@ -120,7 +121,8 @@ record Sheet(String encoding, char delimiter, List<String> columns, List<Row> ro
     }
 
     private static String name(String cell) {
-        return cell.strip()
+        return cell.substring(0, Math.min(LONGEST_NAME, cell.length()))
+                .strip()
                 .toLowerCase(Locale.ROOT)
                 .replaceAll("[^a-z0-9]+", "_")
                 .replaceAll("^_|_$", "");

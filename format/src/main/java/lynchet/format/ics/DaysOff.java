@@ -2,6 +2,7 @@ package lynchet.format.ics;
 
 import java.io.IOException;
 import java.io.StringReader;
+import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.temporal.Temporal;
 import java.util.ArrayList;
@@ -94,8 +95,13 @@ public record DaysOff(List<Off> off, int timed) {
     /** Its first day; null where it has a time of day. */
     private static @Nullable LocalDate day(VEvent event, int n, String name) {
         Optional<DtStart<Temporal>> start = event.getProperty(Property.DTSTART);
-        Temporal from = value(start.map(DtStart::getDate).orElse(null), "DTSTART", n, name);
-        return from instanceof LocalDate day ? day : null;
+        Temporal from;
+        try {
+            from = start.map(DtStart::getDate).orElse(null);
+        } catch (DateTimeException zone) {
+            return null; // a time of day in a zone that the file names and does not describe
+        }
+        return value(from, "DTSTART", n, name) instanceof LocalDate day ? day : null;
     }
 
     private static Temporal value(@Nullable Temporal value, String what, int n, String name) {
@@ -111,7 +117,7 @@ public record DaysOff(List<Off> off, int timed) {
         if (end.isEmpty()) {
             return from;
         }
-        Temporal day = value(end.get().getDate(), "DTEND", n, name);
+        Temporal day = value(date(end.get()), "DTEND", n, name);
         if (!(day instanceof LocalDate after) || after.isBefore(from)) {
             throw new BadCalendar("ICS_DAY", "Event " + n + ", " + name + ", ends before it begins.");
         }
@@ -120,6 +126,14 @@ public record DaysOff(List<Off> off, int timed) {
             throw new BadCalendar("ICS_DAY", "Event " + n + ", " + name + ", is longer than a year.");
         }
         return last;
+    }
+
+    private static @Nullable Temporal date(DtEnd<Temporal> end) {
+        try {
+            return end.getDate();
+        } catch (DateTimeException zone) {
+            return null;
+        }
     }
 
     private static List<LocalDate> begins(VEvent event, LocalDate from, int n, String name) {
@@ -138,9 +152,17 @@ public record DaysOff(List<Off> off, int timed) {
             begins.add(from);
         }
         for (Property except : event.getProperties(Property.EXDATE)) {
-            begins.removeAll(((ExDate<?>) except).getDates());
+            begins.removeAll(days((ExDate<?>) except));
         }
         return begins;
+    }
+
+    private static List<?> days(ExDate<?> except) {
+        try {
+            return except.getDates();
+        } catch (DateTimeException zone) {
+            return List.of(); // a time of day, and no whole day
+        }
     }
 
     private static List<LocalDate> dates(Recur<LocalDate> recur, LocalDate from, int n, String name) {

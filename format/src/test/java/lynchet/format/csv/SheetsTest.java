@@ -291,6 +291,13 @@ class SheetsTest {
     }
 
     @Test
+    void aHeaderThatIsTooLongIsRefusedBeforeItIsLookedThrough() {
+        assertThatThrownBy(() -> roster("name," + "x,".repeat(500) + "y\n"))
+                .hasMessageContaining("more than 500 columns");
+        assertThatThrownBy(() -> roster("x".repeat(3_000_000) + "\n")).hasMessageContaining("none called name");
+    }
+
+    @Test
     void aFileThatIsNoTextIsRefused() {
         assertThatThrownBy(() -> roster(new byte[] {'P', 'K', 3, 4, 0, 0, 'x'}, MEMBERS))
                 .hasMessageContaining("not a text file");

@@ -49,6 +49,23 @@ class IcsTest {
         assertThat(read.timed()).isEqualTo(1);
     }
 
+    /** Other programs write zones that they do not describe; when a day's hours are is nobody's question here. */
+    @Test
+    void aTimeInAZoneThatNobodyKnowsIsATime() {
+        DaysOff read = DaysOff.of(ics(
+                event(
+                        "SUMMARY:Evening",
+                        "DTSTART;TZID=Customized Time Zone:20270105T100000",
+                        "DTEND;TZID=Customized Time Zone:20270105T120000"),
+                event(
+                        "SUMMARY:Hall",
+                        "DTSTART;VALUE=DATE:20261102",
+                        "RRULE:FREQ=WEEKLY;COUNT=2",
+                        "EXDATE;TZID=Customized Time Zone:20261109T100000")));
+        assertThat(read.timed()).isEqualTo(1);
+        assertThat(read.off()).hasSize(2);
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',

@@ -5,6 +5,7 @@ import java.util.function.Supplier;
 import lynchet.core.club.Club;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
+import lynchet.server.keep.Reopened;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
@@ -62,6 +63,11 @@ public class Taught {
         if (ahead != null) {
             ahead.join(10_000);
         }
+    }
+
+    @EventListener(Reopened.class)
+    void readAgain() {
+        inTurn(() -> current = null);
     }
 
     private Club read() {

@@ -83,13 +83,18 @@ public final class AtTheConsole {
         }
         Path part = folder.resolve(file.getFileName() + ".part");
         Files.deleteIfExists(part);
+        Tables tables;
         try (Connection club = open(data);
                 PreparedStatement copy = club.prepareStatement("BACKUP TO ?")) {
             copy.setString(1, part.toAbsolutePath().toString());
+            tables = Tables.of(club);
             copy.execute();
         }
         OwnerOnly.close(part);
         Found found = CopyFile.readBack(part);
+        if (!found.tables().equals(tables)) {
+            throw new Unusable(part + " does not hold what the data file holds. Try again, onto another disk.");
+        }
         Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
         return "%s holds the club with %d people (%.1f MB). It was read back."
                 .formatted(file, found.people(), Files.size(file) / 1e6);

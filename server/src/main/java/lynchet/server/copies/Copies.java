@@ -15,13 +15,24 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import lynchet.server.keep.Disk;
+import lynchet.server.keep.Durable;
 import lynchet.server.keep.OwnerOnly;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Room;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
+import org.springframework.jdbc.core.ConnectionCallback;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.util.FileSystemUtils;
 
 /**
  * Copies of the club's data, taken while everybody goes on writing. Each is read back before it counts; so many of the
@@ -37,6 +48,10 @@ public class Copies {
     private static final Pattern COPY = Pattern.compile("club-\\d{4}-\\d\\d-\\d\\d-\\d{6}(\\.unread)?\\.zip");
 
     private final Disk disk;
+    private final Durable durable;
+    private final Room room;
+    private final JdbcTemplate jdbc;
+    private final TransactionTemplate transaction;
     private final Clock clock;
     private final Whole whole;
     private final Path folder;
@@ -44,11 +59,21 @@ public class Copies {
 
     Copies(
             Disk disk,
+            Durable durable,
+            Room room,
+            JdbcTemplate jdbc,
+            PlatformTransactionManager transactions,
             Clock clock,
             Whole whole,
             @Value("${lynchet.data}") Path data,
             @Value("${spring.datasource.url}") String url) {
         this.disk = disk;
+        this.durable = durable;
+        this.room = room;
+        this.jdbc = jdbc;
+        this.transaction = new TransactionTemplate(transactions);
+        transaction.setReadOnly(true);
+        transaction.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
         this.clock = clock;
         this.whole = whole;
         this.folder = data.resolve("copies");
@@ -58,7 +83,7 @@ public class Copies {
     /**
      * One copy.
      *
-     * @param isReadBack whether it was opened again after it was written and its people were counted
+     * @param isReadBack whether it was opened again after it was written, and every row of it is as it was in the club
      */
     record CopyView(String name, Instant at, long bytes, boolean isReadBack) {}
 
@@ -106,15 +131,23 @@ public class Copies {
             Files.createDirectories(folder);
             OwnerOnly.close(folder);
             Files.deleteIfExists(part);
+            room.ask();
+            long writes = durable.writes();
+            Tables before = live();
             disk.copyTo(part);
             OwnerOnly.close(part);
             Files.move(part, unread, StandardCopyOption.REPLACE_EXISTING);
-            CopyFile.readBack(unread);
+            Tables copied = CopyFile.readBack(unread).tables();
+            boolean isWhole = durable.writes() == writes ? copied.equals(before) : copied.isBetween(before, live());
+            if (!isWhole) {
+                throw new CopyFile.Unusable("The copy does not hold what the club holds. Take another one.");
+            }
+            if (!whole.read()) {
+                return view(unread); // of damaged data: nothing to go back to
+            }
             Path read = folder.resolve(name + ".zip");
             Files.move(unread, read, StandardCopyOption.ATOMIC_MOVE);
-            if (whole.read()) {
-                prune();
-            }
+            prune(name + ".zip");
             return view(read);
         } catch (IOException e) {
             throw Refusal.of(
@@ -122,21 +155,50 @@ public class Copies {
                     "COPY_FAILED",
                     null,
                     "The copy could not be written: " + e.getMessage());
+        } catch (DataAccessException damaged) {
+            whole.read();
+            throw Refusal.of(
+                    HttpStatus.INTERNAL_SERVER_ERROR,
+                    "COPY_UNREAD",
+                    null,
+                    "Something in the data file cannot be read, so no copy of it was taken.");
         } catch (CopyFile.Unusable e) {
             LOG.warn("The copy {} was written and could not be read back: {}", unread, e.getMessage());
             throw Refusal.of(HttpStatus.INTERNAL_SERVER_ERROR, "COPY_UNREAD", null, e.getMessage());
         }
     }
 
-    /** What was not finished, and what is older than those that are kept. */
-    private void prune() throws IOException {
+    private Tables live() {
+        return transaction.execute(status -> jdbc.execute((ConnectionCallback<Tables>) Tables::of));
+    }
+
+    /** What a stop in the middle of a copy has left. */
+    @EventListener(ApplicationReadyEvent.class)
+    void tidy() throws IOException {
+        if (!Files.isDirectory(folder)) {
+            return;
+        }
         try (Stream<Path> files = Files.list(folder)) {
-            for (Path part :
-                    files.filter(file -> file.toString().endsWith(".part")).toList()) {
-                Files.delete(part);
+            for (Path left : files.filter(Copies::isLeft).toList()) {
+                FileSystemUtils.deleteRecursively(left);
             }
         }
-        for (CopyView old : all().stream().skip(KEPT).toList()) {
+    }
+
+    private static boolean isLeft(Path file) {
+        String name = file.getFileName().toString();
+        return name.endsWith(".part") || name.startsWith(".reading-");
+    }
+
+    /** What was not finished, and what is older than those that are kept; a copy that is dated ahead is as good as old. */
+    private void prune(String fresh) throws IOException {
+        tidy();
+        Instant now = clock.instant();
+        List<CopyView> latest = all().stream()
+                .sorted(Comparator.comparing((CopyView copy) -> !copy.name().equals(fresh))
+                        .thenComparing(copy -> copy.at().isAfter(now)))
+                .toList();
+        for (CopyView old : latest.stream().skip(KEPT).toList()) {
             Files.deleteIfExists(folder.resolve(old.name()));
         }
     }
@@ -148,6 +210,11 @@ public class Copies {
                 .map(folder::resolve)
                 .filter(Files::isRegularFile)
                 .orElseThrow(() -> Refusal.missing("copy", name));
+    }
+
+    /** The latest that can be put back; empty: there is none. */
+    Optional<Path> lastGood() {
+        return all().stream().filter(CopyView::isReadBack).findFirst().map(copy -> folder.resolve(copy.name()));
     }
 
     Optional<Instant> newestBefore(Instant now) {

@@ -22,7 +22,7 @@ final class CopyFile {
     static final String DATA = "club.mv.db";
 
     /** The version of the newest migration this program knows; a test holds it to the migrations there are. */
-    static final int NEWEST = 21;
+    static final int NEWEST = 22;
 
     private CopyFile() {}
 
@@ -31,8 +31,9 @@ final class CopyFile {
      *
      * @param people how many are in it
      * @param version the migration it was brought to
+     * @param tables every row of it, read
      */
-    record Found(int people, int version) {}
+    record Found(int people, int version, Tables tables) {}
 
     /** Why a copy or a data file cannot be used, in one sentence. */
     static final class Unusable extends RuntimeException {
@@ -82,14 +83,14 @@ final class CopyFile {
         }
     }
 
-    /** Opens a data file without changing it. */
+    /** Opens a data file without changing it, and reads every row. */
     static Found look(Path data) {
         try (Connection club = open(data, ";ACCESS_MODE_DATA=r")) {
             int version = number(club, "select max(cast(\"version\" as int)) from \"flyway_schema_history\"");
             if (version > NEWEST) {
                 throw new Unusable("It was made by a newer Lynchet; update this one first.");
             }
-            return new Found(number(club, "select count(*) from student"), version);
+            return new Found(number(club, "select count(*) from student"), version, Tables.of(club));
         } catch (SQLException e) {
             throw new Unusable("It is damaged or not a club's data: " + firstLine(e) + ".");
         }

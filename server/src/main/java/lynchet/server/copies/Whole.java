@@ -2,11 +2,14 @@ package lynchet.server.copies;
 
 import jakarta.annotation.PreDestroy;
 import java.io.OutputStream;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.concurrent.ScheduledThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import lynchet.server.club.Exports;
+import lynchet.server.keep.Durable;
+import lynchet.server.keep.Room;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -19,7 +22,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Reads everything that is kept once through, since the data file opens and works although something inside it is damaged
- * that nobody has asked for yet: a minute after each start, beside the work, and before old copies are let go of.
+ * that nobody has asked for yet: soon after each start, beside the work, and before old copies are let go of.
  */
 @Component
 @Lazy(false)
@@ -27,7 +30,13 @@ class Whole {
 
     private static final Logger LOG = LoggerFactory.getLogger(Whole.class);
 
+    /** Whoever opens the first page comes first. */
+    private static final int SECONDS_AFTER_THE_START = 10;
+
     private final ObjectProvider<Exports> exports;
+    private final ObjectProvider<Copies> copies;
+    private final Durable durable;
+    private final Room room;
     private final Clock clock;
     private final boolean isOn;
     private final ScheduledThreadPoolExecutor later = new ScheduledThreadPoolExecutor(1, work -> {
@@ -35,10 +44,19 @@ class Whole {
         thread.setDaemon(true);
         return thread;
     });
-    private volatile WholeView last;
+    private volatile Reading last;
 
-    Whole(ObjectProvider<Exports> exports, Clock clock, @Value("${lynchet.copies}") boolean isOn) {
+    Whole(
+            ObjectProvider<Exports> exports,
+            ObjectProvider<Copies> copies,
+            Durable durable,
+            Room room,
+            Clock clock,
+            @Value("${lynchet.copies}") boolean isOn) {
         this.exports = exports;
+        this.copies = copies;
+        this.durable = durable;
+        this.room = room;
         this.clock = clock;
         this.isOn = isOn;
         later.setExecuteExistingDelayedTasksAfterShutdownPolicy(false);
@@ -49,35 +67,45 @@ class Whole {
      *
      * @param at when it was read through; null: that is still being done, or is not done here
      * @param damage what is wrong and the way back; null: nothing
+     * @param isFull whether the disk is full, so that nothing new is taken
      */
-    record WholeView(@Nullable Instant at, @Nullable String damage) {}
+    record WholeView(@Nullable Instant at, @Nullable String damage, boolean isFull) {}
+
+    private record Reading(Instant at, @Nullable String damage) {}
 
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         if (isOn) {
-            later.schedule(this::read, 1, TimeUnit.MINUTES); // whoever opens the first page comes first
+            later.schedule(this::read, SECONDS_AFTER_THE_START, TimeUnit.SECONDS);
         }
     }
 
-    /** Reads everything now; says whether all of it could be read. */
+    /** Reads everything now; says whether all of it could be read. From damaged data is read and nothing is written to it. */
     boolean read() {
         try {
             exports.getObject().all(OutputStream.nullOutputStream());
-            last = new WholeView(clock.instant(), null);
+            last = new Reading(clock.instant(), null);
+            durable.takeAgain();
             return true;
         } catch (RuntimeException | StackOverflowError damaged) {
+            if (durable.isGone(damaged)) {
+                return false; // a full disk, and not what is on it; it is read once the data is open again
+            }
             String why =
-                    "Something in the data file is damaged and cannot be read. ./lynchet restore FILE puts a copy back;"
-                            + " the nightly ones stand in the folder copies, and none of them is let go of any more.";
-            last = new WholeView(clock.instant(), why);
+                    "Something in the data file is damaged, so nothing more is written to it. Stop Lynchet and put the last"
+                            + " copy back: ./lynchet restore "
+                            + copies.getObject().lastGood().map(Path::toString).orElse("FILE")
+                            + ". Until then no old copy is let go of.";
+            last = new Reading(clock.instant(), why);
+            durable.takeNoMore();
             LOG.error("{}", why, damaged);
             return false;
         }
     }
 
     WholeView view() {
-        WholeView known = last;
-        return known == null ? new WholeView(null, null) : known;
+        Reading known = last;
+        return new WholeView(known == null ? null : known.at(), known == null ? null : known.damage(), room.isShort());
     }
 
     /** Lets a reading end; one that is interrupted would close the data file under everybody. */

@@ -30,6 +30,12 @@ class Account {
 
     private Instant linkUntil;
 
+    private String secondKey;
+
+    private long secondStep;
+
+    private String recovery;
+
     protected Account() {}
 
     /** @param password its digest; null: none yet */
@@ -86,5 +92,30 @@ class Account {
     void secure(String digest) {
         password = digest;
         give(null, null);
+    }
+
+    /** Key of the second factor, in Base32; null: none is asked for. */
+    String secondKey() {
+        return secondKey;
+    }
+
+    /** Half minutes since 1970 of the last code that was taken. */
+    long secondStep() {
+        return secondStep;
+    }
+
+    /** Digests of recovery codes left, parted by blanks; null: there are none. */
+    String recovery() {
+        return recovery;
+    }
+
+    void askSecond(String key, long step, String codes) {
+        secondKey = key;
+        secondStep = step;
+        recovery = codes;
+    }
+
+    void askNoSecond() {
+        askSecond(null, 0, null);
     }
 }

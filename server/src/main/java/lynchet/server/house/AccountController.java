@@ -23,9 +23,11 @@ class AccountController {
     private final Accounts accounts;
     private final AccountPersons persons;
     private final People people;
+    private final SignIns signIns;
     private final Durable durable;
 
-    AccountController(Accounts accounts, AccountPersons persons, People people, Durable durable) {
+    AccountController(Accounts accounts, AccountPersons persons, People people, SignIns signIns, Durable durable) {
+        this.signIns = signIns;
         this.accounts = accounts;
         this.persons = persons;
         this.people = people;
@@ -58,6 +60,12 @@ class AccountController {
                 durable.writeAlone(() -> accounts.change(name, change.role(), change.person(), change.isOff()));
         persons.changed();
         return changed;
+    }
+
+    /** Who came in and who tried to, the latest first. */
+    @GetMapping("/sign-ins")
+    List<SignIns.SignInLine> signIns() {
+        return signIns.latest();
     }
 
     /** A new one-time link; the one that was given before no longer works. */

@@ -13,6 +13,11 @@ interface AccountRepository extends JpaRepository<Account, String> {
     @Query("select account from Account account where lower(account.name) = lower(:name)")
     Optional<Account> named(String name);
 
+    /** The same, held until the end of the transaction, so that of two who send one code the second finds it used. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select account from Account account where lower(account.name) = lower(:name)")
+    Optional<Account> held(String name);
+
     Optional<Account> findByLink(String digest);
 
     /** The same, held until the end of the transaction: of several who open one link the others wait, and find it used. */

@@ -66,6 +66,7 @@ public class Accounts {
      * @param person id of the person whose it is; null: not said
      * @param isOff whether nobody can sign in with it
      * @param hasPassword false until its first link is used
+     * @param hasSecond whether a code is asked for beside the password
      * @param linkUntil until when a link that was given still works; null: none is open
      */
     record AccountView(
@@ -74,6 +75,7 @@ public class Accounts {
             @Nullable String person,
             boolean isOff,
             boolean hasPassword,
+            boolean hasSecond,
             @Nullable Instant linkUntil) {}
 
     /** A link that sets a password once, shown this once; its text is not kept. */
@@ -92,6 +94,11 @@ public class Accounts {
         Optional<Account> account = accounts.named(name);
         boolean fits = passwords.fits(password, account.map(Account::password).orElse(null));
         return account.filter(found -> fits && !found.isOff()).map(found -> new Entering(found.name(), found.role()));
+    }
+
+    /** An account's name as it is kept, however it was typed. */
+    Optional<String> spelled(String typed) {
+        return accounts.named(typed).map(Account::name);
     }
 
     /** Adds the demo accounts, which share one password. */
@@ -218,6 +225,7 @@ public class Accounts {
     AccountView enter(String link, String password) {
         Account account = byLink(link, accounts::holdByLink);
         account.secure(passwords.digest(password, account.name()));
+        account.askNoSecond();
         sessions.endAll(account.name());
         return view(account);
     }
@@ -232,13 +240,18 @@ public class Accounts {
                         "This link has been used or is too old. A head coach can give you a new one."));
     }
 
+    /** @throws Refusal 422 unless it is the password of this account */
+    void isPasswordOf(String name, String password) {
+        if (!passwords.fits(password == null ? "" : password, one(name).password())) {
+            throw Refusal.bad("WRONG_PASSWORD", "/old", "That is not your password.");
+        }
+    }
+
     /** Changes one's own password; one's other sessions end. */
     @Transactional
     void changePassword(String name, String old, String fresh) {
         Account account = one(name);
-        if (!passwords.fits(old == null ? "" : old, account.password())) {
-            throw Refusal.bad("WRONG_PASSWORD", "/old", "That is not your password.");
-        }
+        isPasswordOf(name, old);
         account.secure(passwords.digest(fresh, name));
     }
 
@@ -254,6 +267,7 @@ public class Accounts {
                 account.person(),
                 account.isOff(),
                 account.password() != null,
+                account.secondKey() != null,
                 isOpen ? account.linkUntil() : null);
     }
 }

@@ -70,13 +70,20 @@ final class ApiProblems {
         if (!reads) {
             statuses.addAll(List.of(409, 413, 415));
         }
+        statuses.add(503);
+        if (!reads) {
+            statuses.add(507);
+        }
+        if (!reads && !path.startsWith("/api/session")) {
+            statuses.addAll(List.of(408, 429));
+        }
         boolean asksForATag =
                 asks && operation.getParameters().stream().anyMatch(one -> "If-Match".equals(one.getName()));
         if (!reads && (path.contains("{") || asksForATag)) {
             statuses.addAll(List.of(412, 428));
         }
         if (path.startsWith("/api/session")) {
-            statuses.addAll(List.of(410, 429));
+            statuses.addAll(List.of(408, 410, 429));
         }
         return statuses;
     }

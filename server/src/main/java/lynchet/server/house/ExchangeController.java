@@ -76,13 +76,17 @@ class ExchangeController {
     Jobs.JobView takeArchive(@RequestParam String mode, InputStream body) throws IOException {
         TakingIn.Mode how = TakingIn.Mode.of(mode);
         Upload upload = Upload.of(body);
-        return jobs.start(Jobs.Kind.IMPORT, "Import the club", progress -> {
-            try (Upload file = upload) {
-                return takingIn.take(file.path(), how, progress);
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        });
+        return jobs.start(
+                Jobs.Kind.IMPORT,
+                "Import the club",
+                progress -> {
+                    try (Upload file = upload) {
+                        return takingIn.take(file.path(), how, progress);
+                    } catch (IOException e) {
+                        throw new UncheckedIOException(e);
+                    }
+                },
+                upload::drop);
     }
 
     @GetMapping("/imports/{id}")

@@ -2,12 +2,14 @@ package lynchet.server.house;
 
 import static org.springframework.http.HttpMethod.DELETE;
 import static org.springframework.http.HttpMethod.GET;
+import static org.springframework.http.HttpMethod.HEAD;
 import static org.springframework.http.HttpMethod.POST;
 import static org.springframework.http.HttpMethod.PUT;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.stream.Stream;
 import lynchet.server.keep.ProblemWriter;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -20,6 +22,10 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
 
 /** Who may do what. Nothing but the sign-in page and health answers a stranger. */
 @Configuration
@@ -34,8 +40,25 @@ class Guard {
         return new HttpSessionSecurityContextRepository();
     }
 
+    /** The page reads the token and sends it back; no other page is given it. */
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository sessions, ProblemWriter problems)
+    CsrfTokenRepository tokens() {
+        CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
+        return tokens;
+    }
+
+    /** Reading, with an answer or with its headers alone. */
+    private static RequestMatcher[] reading(String... paths) {
+        PathPatternRequestMatcher.Builder matching = PathPatternRequestMatcher.withDefaults();
+        return Stream.of(GET, HEAD)
+                .flatMap(method -> Stream.of(paths).map(path -> matching.matcher(method, path)))
+                .toArray(RequestMatcher[]::new);
+    }
+
+    @Bean
+    SecurityFilterChain chain(
+            HttpSecurity http, SecurityContextRepository sessions, CsrfTokenRepository tokens, ProblemWriter problems)
             throws Exception {
         http.authorizeHttpRequests(may -> may.requestMatchers(
                                 "/api/session",
@@ -43,14 +66,16 @@ class Guard {
                                 "/api/session/welcome",
                                 "/api/session/link",
                                 "/api/session/link/look",
-                                "/actuator/health")
+                                "/actuator/health",
+                                "/error")
                         .permitAll()
+                        .requestMatchers("/actuator/**")
+                        .denyAll()
                         .requestMatchers("/api/session/**")
                         .authenticated()
                         .requestMatchers("/api/accounts/**", "/api/copies/**")
                         .hasRole(Role.HEAD.name())
-                        .requestMatchers(
-                                GET,
+                        .requestMatchers(reading(
                                 "/api/classes/*/telling",
                                 "/api/classes/*/pairs",
                                 "/api/classes/*/calls",
@@ -65,14 +90,14 @@ class Guard {
                                 "/api/people/falls",
                                 "/api/edits/**",
                                 "/api/ladders/*/versions/*/people",
-                                "/api/belts")
+                                "/api/belts"))
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers(
-                                GET, "/api/archive", "/api/people/*/all", "/api/people/*/mentions", "/api/keeping")
+                                reading("/api/archive", "/api/people/*/all", "/api/people/*/mentions", "/api/keeping"))
                         .hasRole(Role.HEAD.name())
                         .requestMatchers("/api/archive/**", "/api/imports/**", "/api/csv/**", "/api/library/**")
                         .hasRole(Role.HEAD.name())
-                        .requestMatchers(GET, "/api/**", "/v3/api-docs/**")
+                        .requestMatchers(reading("/api/**", "/v3/**"))
                         .authenticated()
                         .requestMatchers(POST, "/api/page-errors")
                         .authenticated()
@@ -128,11 +153,11 @@ class Guard {
                         .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers("/api/**")
                         .hasRole(Role.HEAD.name())
-                        .requestMatchers(GET, "/**")
+                        .requestMatchers(reading("/**"))
                         .permitAll()
                         .anyRequest()
                         .denyAll())
-                .csrf(csrf -> csrf.spa())
+                .csrf(csrf -> csrf.spa().csrfTokenRepository(tokens))
                 .securityContext(context -> context.securityContextRepository(sessions))
                 .requestCache(cache -> cache.disable())
                 .logout(logout -> logout.disable())

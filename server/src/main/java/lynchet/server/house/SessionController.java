@@ -5,7 +5,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.util.HexFormat;
 import java.util.List;
-import java.util.Locale;
 import lynchet.core.rule.Most;
 import lynchet.core.safety.Cautions;
 import lynchet.server.club.ClubSettings;
@@ -25,9 +24,9 @@ import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.authentication.session.SessionAuthenticationStrategy;
 import org.springframework.security.web.context.SecurityContextRepository;
-import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfAuthenticationStrategy;
 import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -43,32 +42,46 @@ class SessionController {
 
     private final Accounts accounts;
     private final ClubSettings club;
-    private final SignInBrake brake;
+    private final Braked braked;
+    private final SecondFactor second;
+    private final Devices devices;
+    private final SignIns signIns;
     private final OpenSessions open;
     private final Durable durable;
     private final SecurityContextRepository sessions;
-    private final SessionAuthenticationStrategy renewToken =
-            new CsrfAuthenticationStrategy(CookieCsrfTokenRepository.withHttpOnlyFalse());
+    private final SessionAuthenticationStrategy renewToken;
     private final boolean demo;
 
     SessionController(
             Accounts accounts,
             ClubSettings club,
-            SignInBrake brake,
+            Braked braked,
+            SecondFactor second,
+            Devices devices,
+            SignIns signIns,
             OpenSessions open,
             Durable durable,
             SecurityContextRepository sessions,
+            CsrfTokenRepository tokens,
             @Value("${lynchet.demo}") boolean demo) {
         this.accounts = accounts;
         this.club = club;
-        this.brake = brake;
+        this.braked = braked;
+        this.second = second;
+        this.devices = devices;
+        this.signIns = signIns;
         this.open = open;
         this.durable = durable;
         this.sessions = sessions;
+        this.renewToken = new CsrfAuthenticationStrategy(tokens);
         this.demo = demo;
     }
 
-    record SignIn(String name, @Most(200) String password) {}
+    /** @param code of the second factor, where the account asks for one; null: none */
+    record SignIn(
+            String name,
+            @Most(200) String password,
+            @Most(40) @Nullable String code) {}
 
     /** @param library what the club begins with; null: the whole library */
     record First(
@@ -121,36 +134,29 @@ class SessionController {
     @PostMapping
     Session signIn(@RequestBody SignIn tried, HttpServletRequest request, HttpServletResponse response) {
         String name = tried.name() == null ? "" : tried.name().strip();
-        String byAccount = "account " + name.toLowerCase(Locale.ROOT);
-        String byAddress = "address " + request.getRemoteAddr();
-        long wait = Math.max(brake.secondsToWait(byAccount, 5), brake.secondsToWait(byAddress, 20));
-        if (wait > 0) {
-            response.setHeader("Retry-After", String.valueOf(wait));
-            throw Refusal.of(
-                    HttpStatus.TOO_MANY_REQUESTS,
-                    "SLOW_DOWN",
-                    "/password",
-                    "Too many wrong tries. Wait " + wait + " seconds and try again.");
-        }
-        Accounts.Entering entering = accounts.signIn(name, tried.password() == null ? "" : tried.password())
-                .orElseThrow(() -> {
-                    brake.wrong(byAccount);
-                    brake.wrong(byAddress);
-                    return Refusal.of(
+        String device = devices.known(request, name);
+        Accounts.Entering entering = braked.look(name, device, request, response, () -> {
+            Accounts.Entering fits = accounts.signIn(name, tried.password() == null ? "" : tried.password())
+                    .orElseThrow(() -> Refusal.of(
                             HttpStatus.UNAUTHORIZED,
                             "WRONG_PASSWORD",
                             "/password",
-                            "That name and password do not fit together.");
-                });
-        brake.right(byAccount);
-        brake.right(byAddress);
+                            "That name and password do not fit together."));
+            second.check(fits.name(), tried.code());
+            return fits;
+        });
         return enter(entering.name(), entering.role(), request, response);
     }
 
     @PostMapping("/first")
     Session first(@RequestBody First first, HttpServletRequest request, HttpServletResponse response) {
-        String name = durable.writeAlone(
-                () -> accounts.makeFirst(first.code(), first.name(), first.password(), first.club(), first.library()));
+        String name = braked.look(
+                "the first head coach",
+                null,
+                request,
+                response,
+                () -> durable.writeAlone(() -> accounts.makeFirst(
+                        first.code(), first.name(), first.password(), first.club(), first.library())));
         return enter(name, Role.HEAD, request, response);
     }
 
@@ -181,16 +187,28 @@ class SessionController {
     @PostMapping("/link")
     Session choose(@RequestBody Chosen chosen, HttpServletRequest request, HttpServletResponse response) {
         Accounts.AccountView account = durable.write(() -> accounts.enter(chosen.link(), chosen.password()));
+        devices.forget(account.name());
         return enter(account.name(), account.role(), request, response);
     }
 
     /** Changes one's own password; one's other sessions end. */
     @PostMapping("/password")
-    ResponseEntity<Void> password(@RequestBody Changed changed, Authentication who, HttpServletRequest request) {
-        durable.write(() -> {
-            accounts.changePassword(who.getName(), changed.old(), changed.password());
-            return null;
-        });
+    ResponseEntity<Void> password(
+            @RequestBody Changed changed,
+            Authentication who,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        braked.look(
+                who.getName(),
+                Braked.OWN,
+                request,
+                response,
+                () -> durable.write(() -> {
+                    accounts.changePassword(who.getName(), changed.old(), changed.password());
+                    return null;
+                }));
+        devices.forget(who.getName());
+        devices.remember(request, response, who.getName());
         open.endOthers(who.getName(), request.getSession());
         return ResponseEntity.noContent().build();
     }
@@ -217,6 +235,8 @@ class SessionController {
         request.getSession(true);
         request.changeSessionId();
         open.begun(request.getSession(), name, request.getHeader("User-Agent"));
+        devices.remember(request, response, name);
+        signIns.note(name, request.getRemoteAddr(), request.getHeader("User-Agent"), true);
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(authentication);
         SecurityContextHolder.setContext(context);

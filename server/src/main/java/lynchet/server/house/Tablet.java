@@ -13,9 +13,6 @@ import org.springframework.stereotype.Service;
 @Service
 class Tablet {
 
-    /** A reader wants so much white around a code. */
-    private static final int RIM = 4;
-
     private final String authority;
     private final Environment environment;
 
@@ -42,12 +39,12 @@ class Tablet {
         Optional<String> address = address();
         Optional<String> fetched =
                 address.filter(a -> certificate().isPresent()).map(a -> a + "/authority.crt");
-        QrCode code = fetched.or(() -> address).map(Tablet::code).orElse(null);
+        Optional<QrPicture> code = fetched.or(() -> address).map(QrPicture::of);
         return new WayIn(
                 address.orElse(null),
                 fetched.orElse(null),
-                code == null ? null : path(code),
-                code == null ? 0 : code.size + 2 * RIM);
+                code.map(QrPicture::path).orElse(null),
+                code.map(QrPicture::side).orElse(0));
     }
 
     private Optional<String> address() {
@@ -61,25 +58,9 @@ class Tablet {
         return Optional.of(authority).filter(a -> !a.isEmpty()).map(Path::of).filter(Files::isRegularFile);
     }
 
-    private static QrCode code(String text) {
-        return QrCode.encodeText(text, QrCode.Ecc.MEDIUM);
-    }
-
-    private static String path(QrCode code) {
-        StringBuilder path = new StringBuilder();
-        for (int y = 0; y < code.size; y++) {
-            for (int x = 0; x < code.size; x++) {
-                if (code.getModule(x, y)) {
-                    path.append("M").append(x + RIM).append(' ').append(y + RIM).append("h1v1h-1z");
-                }
-            }
-        }
-        return path.toString();
-    }
-
     /** The code for a console, dark on light, two squares to a character. */
     static String drawn(String text) {
-        QrCode code = code(text);
+        QrCode code = QrCode.encodeText(text, QrCode.Ecc.MEDIUM);
         StringBuilder drawn = new StringBuilder();
         for (int y = -2; y < code.size + 2; y += 2) {
             for (int x = -2; x < code.size + 2; x++) {

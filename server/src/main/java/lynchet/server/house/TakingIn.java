@@ -13,6 +13,7 @@ import lynchet.server.club.Imports;
 import lynchet.server.club.Incoming;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Room;
 import org.springframework.stereotype.Service;
 
 /** Takes a club's file in. */
@@ -35,8 +36,10 @@ class TakingIn {
 
     private final Imports imports;
     private final Edits edits;
+    private final Room room;
 
-    TakingIn(Imports imports, Edits edits) {
+    TakingIn(Imports imports, Edits edits, Room room) {
+        this.room = room;
         this.imports = imports;
         this.edits = edits;
     }
@@ -49,6 +52,7 @@ class TakingIn {
 
     /** Does it; a file with nothing but a map replaces the map alone. */
     Contents take(Path file, Mode how, Progress progress) {
+        room.ask(file.toFile().length());
         ArchiveReader archive = ArchiveReader.open(file);
         Incoming club = Incoming.file(archive);
         if (how == Mode.MERGE) {

@@ -28,13 +28,30 @@ record Upload(Path path) implements AutoCloseable {
                             "/",
                             "The file is larger than " + (MOST_BYTES >> 30) + " GB. Nothing was changed.");
                 }
-                out.write(some, 0, n);
+                write(out, some, n);
             }
         } catch (IOException | RuntimeException broken) {
             Files.deleteIfExists(file);
             throw broken;
         }
         return new Upload(file);
+    }
+
+    private static void write(OutputStream out, byte[] some, int n) {
+        try {
+            out.write(some, 0, n);
+        } catch (IOException full) {
+            throw Refusal.of(
+                    HttpStatus.INSUFFICIENT_STORAGE,
+                    "DISK_FULL",
+                    null,
+                    "There is no room on the disk to put this file down while it is looked at. Nothing was changed.");
+        }
+    }
+
+    /** Closes it where nobody waits for why it cannot be. */
+    void drop() {
+        path.toFile().delete();
     }
 
     @Override

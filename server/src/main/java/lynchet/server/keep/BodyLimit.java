@@ -14,7 +14,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Bodies are small, but for files that the head coach takes in; signing in needs a line. */
+/** Bodies are small and come within seconds, but for files that the head coach takes in; signing in needs a line. */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class BodyLimit extends OncePerRequestFilter {
@@ -23,6 +23,8 @@ class BodyLimit extends OncePerRequestFilter {
     private static final long SIGN_IN = 8L << 10;
 
     private final ProblemWriter problems;
+
+    private final WaitingBodies waiting = new WaitingBodies();
 
     BodyLimit(ProblemWriter problems) {
         this.problems = problems;
@@ -47,36 +49,41 @@ class BodyLimit extends OncePerRequestFilter {
                     "What was sent is larger than " + (most >> 10) + " kB. Nothing was changed.");
             return;
         }
-        chain.doFilter(most == Long.MAX_VALUE ? request : new Limited(request, most), response);
+        chain.doFilter(most == Long.MAX_VALUE ? request : new Limited(request, most, waiting), response);
     }
 
     /** A request whose body ends with an error where it is longer than it said or may be. */
     private static final class Limited extends HttpServletRequestWrapper {
 
         private final long most;
+        private final WaitingBodies waiting;
 
-        private Limited(HttpServletRequest request, long most) {
+        private Limited(HttpServletRequest request, long most, WaitingBodies waiting) {
             super(request);
             this.most = most;
+            this.waiting = waiting;
         }
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
             ServletInputStream in = super.getInputStream();
             return new ServletInputStream() {
+                private final long began = System.nanoTime();
                 private long read;
 
                 @Override
                 public int read() throws IOException {
-                    int one = in.read();
-                    count(one < 0 ? 0 : 1);
-                    return one;
+                    byte[] one = new byte[1];
+                    return read(one, 0, 1) < 0 ? -1 : one[0] & 0xff;
                 }
 
                 @Override
                 public int read(byte[] bytes, int offset, int length) throws IOException {
-                    int some = in.read(bytes, offset, length);
+                    int some = in.available() > 0
+                            ? in.read(bytes, offset, length)
+                            : waiting.in(Limited.this, () -> in.read(bytes, offset, length));
                     count(Math.max(0, some));
+                    waiting.inTime(began, read);
                     return some;
                 }
 

@@ -14,6 +14,9 @@ public interface Disk {
      */
     void writeAnewAtTheEnd();
 
+    /** Whether something failed because the database could not write or read its file, so that nobody knows what it kept. */
+    boolean isGone(Throwable failed);
+
     /** Writes a copy of the database as it stands into a file, while others go on writing. */
     void copyTo(Path file);
 }

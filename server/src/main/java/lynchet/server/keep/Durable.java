@@ -7,6 +7,7 @@ import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.function.Supplier;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 
 /**
@@ -24,13 +25,22 @@ public class Durable {
     private volatile long synced;
     private final ReentrantReadWriteLock whole = new ReentrantReadWriteLock(true);
 
-    Durable(Disk disk) {
+    private final Room room;
+    private volatile boolean isClosed;
+
+    Durable(Disk disk, Room room) {
         this.disk = disk;
+        this.room = room;
     }
 
-    /** Runs a transaction and returns its result once it is on disk. */
+    /**
+     * Runs a transaction and returns its result once it is on disk.
+     *
+     * @throws Refusal 507 while the disk is full, 503 while the data is damaged
+     */
     public <T> T write(Supplier<T> transaction) {
         T result;
+        ask();
         whole.readLock().lock();
         try {
             result = retryOnce(transaction);
@@ -38,6 +48,31 @@ public class Durable {
             whole.readLock().unlock();
         }
         return synced(result);
+    }
+
+    private void ask() {
+        if (isClosed) {
+            throw Refusal.of(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    "DAMAGED",
+                    null,
+                    "Something in the data of this club is damaged, so nothing new is taken. The head coach sees the way back.");
+        }
+        room.ask();
+    }
+
+    /** The data is damaged: from now on every write is refused. */
+    public void takeNoMore() {
+        isClosed = true;
+    }
+
+    public void takeAgain() {
+        isClosed = false;
+    }
+
+    /** Whether something failed because the data file cannot be reached, so that it is not known what was kept. */
+    public boolean isGone(Throwable failed) {
+        return disk.isGone(failed);
     }
 
     /** Two devices may send the same thing in the same moment: the second look finds what the first one kept. */
@@ -55,6 +90,7 @@ public class Durable {
      */
     public <T> T writeAlone(Supplier<T> transaction) {
         T result;
+        ask();
         whole.writeLock().lock();
         try {
             result = transaction.get();

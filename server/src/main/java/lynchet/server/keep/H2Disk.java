@@ -1,5 +1,6 @@
 package lynchet.server.keep;
 
+import com.zaxxer.hikari.HikariDataSource;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -12,12 +13,17 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.Set;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import org.h2.api.ErrorCode;
+import org.h2.mvstore.DataUtils;
+import org.h2.mvstore.MVStoreException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.StatementCallback;
 import org.springframework.stereotype.Component;
@@ -39,16 +45,35 @@ class H2Disk implements Disk {
     private static final int SYNCS_BEFORE_A_PLACE_IS_TAKEN = 4;
     private static final String FILE = "jdbc:h2:file:";
 
+    /** A file that cannot be written or read, a database that closed over it, and a store that broke off. */
+    private static final Set<Integer> GONE = Set.of(
+            ErrorCode.IO_EXCEPTION_1,
+            ErrorCode.IO_EXCEPTION_2,
+            ErrorCode.DATABASE_IS_CLOSED,
+            ErrorCode.DATABASE_CALLED_AT_SHUTDOWN,
+            ErrorCode.OBJECT_CLOSED);
+
+    private static final Set<Integer> BROKE_OFF = Set.of(DataUtils.ERROR_WRITING_FAILED, DataUtils.ERROR_CLOSED);
+
     private final JdbcTemplate jdbc;
+    private final HikariDataSource pool;
+    private final ApplicationEventPublisher events;
     private final String url;
+    private volatile boolean isOpen = true;
     private final ScheduledExecutorService heartbeat = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "sync");
         thread.setDaemon(true);
         return thread;
     });
 
-    H2Disk(JdbcTemplate jdbc, @Value("${spring.datasource.url}") String url) {
+    H2Disk(
+            JdbcTemplate jdbc,
+            HikariDataSource pool,
+            ApplicationEventPublisher events,
+            @Value("${spring.datasource.url}") String url) {
         this.jdbc = jdbc;
+        this.pool = pool;
+        this.events = events;
         this.url = url;
         if (isFile()) {
             jdbc.execute("SET RETENTION_TIME " + 1000 * SYNC_EVERY_SECONDS * SYNCS_BEFORE_A_PLACE_IS_TAKEN);
@@ -128,9 +153,44 @@ class H2Disk implements Disk {
     private void beat() {
         try {
             sync();
+            isOpen = true;
         } catch (RuntimeException failed) {
-            LOG.warn("The data could not be synced; it is tried again.", failed);
+            if (isOpen) {
+                LOG.error("The data could not be synced; it is tried again each second.", failed);
+                isOpen = false;
+            }
+            if (isGone(failed)) {
+                openAgain();
+            }
         }
+    }
+
+    /**
+     * A database that could not write its file stays closed as long as one connection to it is held. Once none is, the next
+     * one opens what was last written whole; what is remembered of it may know more than that, and is forgotten.
+     */
+    private void openAgain() {
+        pool.getHikariPoolMXBean().softEvictConnections();
+        try {
+            sync();
+        } catch (RuntimeException still) {
+            return;
+        }
+        isOpen = true;
+        Remembered.forgetAll();
+        events.publishEvent(new Reopened());
+        LOG.warn("The data is open again.");
+    }
+
+    @Override
+    public boolean isGone(Throwable failed) {
+        for (Throwable cause = failed; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLException sql && GONE.contains(sql.getErrorCode())
+                    || cause instanceof MVStoreException store && BROKE_OFF.contains(store.getErrorCode())) {
+                return true;
+            }
+        }
+        return false;
     }
 
     @Override

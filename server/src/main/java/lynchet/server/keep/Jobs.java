@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -11,6 +12,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -22,7 +24,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * Long work with progress, the best found so far, and cancel. Each kind of work has a thread of its own, so that planning
- * does not wait for an import; work of one kind is done one after the other. What is done is remembered for an hour.
+ * does not wait for an import; work of one kind is done one after the other, and of each account one thing waits. What is done
+ * is remembered for an hour.
  */
 @Component
 public class Jobs {
@@ -35,8 +38,14 @@ public class Jobs {
         PLAN
     }
 
+    /** Of different accounts, for one kind. */
+    static final int MOST_WAITING = 5;
+
     private final Map<Kind, ExecutorService> workers = new ConcurrentHashMap<>();
-    private final Cache<String, Job> jobs = Caffeine.newBuilder()
+    /** Those that wait or run: they are not forgotten, however many came after them. */
+    private final Map<String, Job> live = new ConcurrentHashMap<>();
+
+    private final Cache<String, Job> ended = Caffeine.newBuilder()
             .expireAfterAccess(Duration.ofHours(1))
             .maximumSize(100)
             .build();
@@ -77,18 +86,49 @@ public class Jobs {
             @Nullable ProblemDetail problem) {}
 
     private static final class Job {
+        private final Kind kind;
+        private final Runnable unbegun;
         private volatile JobView view;
         private volatile boolean isUnwanted;
+        private Future<?> place;
+
+        private Job(Kind kind, Runnable unbegun) {
+            this.kind = kind;
+            this.unbegun = unbegun;
+        }
     }
 
-    /** Puts work into the queue of its kind; it runs as whoever asks for it. */
+    /** Puts work that leaves nothing behind into the queue of its kind. */
     public JobView start(Kind kind, String what, Function<Progress, Object> work) {
-        Job job = new Job();
+        return start(kind, what, work, () -> {});
+    }
+
+    /**
+     * Puts work into the queue of its kind; it runs as whoever asks for it. What they had waiting there gives its place up.
+     *
+     * @param unbegun done instead of work that is cancelled before it begins
+     * @throws Refusal 429 while a handful of others wait
+     */
+    public synchronized JobView start(Kind kind, String what, Function<Progress, Object> work, Runnable unbegun) {
+        String owner = Journal.who();
+        List<Job> waiting = live.values().stream()
+                .filter(job -> job.kind == kind && job.view.state() == State.WAITING && !job.isUnwanted)
+                .toList();
+        waiting.stream().filter(job -> job.view.owner().equals(owner)).forEach(this::cancel);
+        if (waiting.stream().filter(job -> !job.view.owner().equals(owner)).count() >= MOST_WAITING) {
+            unbegun.run();
+            throw Refusal.of(
+                    HttpStatus.TOO_MANY_REQUESTS,
+                    "JOBS_MANY",
+                    null,
+                    MOST_WAITING + " others wait for this already. Try again in a minute.");
+        }
+        Job job = new Job(kind, unbegun);
         String id = UUID.randomUUID().toString();
-        job.view = new JobView(id, what, Journal.who(), State.WAITING, "waiting", 0, 0, null, null, null);
-        jobs.put(id, job);
-        workers.computeIfAbsent(kind, Jobs::worker)
-                .execute(new DelegatingSecurityContextRunnable(() -> run(job, work)));
+        job.view = new JobView(id, what, owner, State.WAITING, "waiting", 0, 0, null, null, null);
+        live.put(id, job);
+        job.place = workers.computeIfAbsent(kind, Jobs::worker)
+                .submit(new DelegatingSecurityContextRunnable(() -> begin(job, work)));
         return job.view;
     }
 
@@ -106,15 +146,41 @@ public class Jobs {
     }
 
     private Optional<Job> own(String id) {
-        return Optional.ofNullable(jobs.getIfPresent(id))
+        return Optional.ofNullable(live.getOrDefault(id, ended.getIfPresent(id)))
                 .filter(job -> job.view.owner().equals(Journal.who()));
     }
 
-    /** Says that a job is no longer wanted; it stops at its next step and leaves nothing. */
+    /** Says that a job is no longer wanted: one that waits leaves at once, one that runs stops at its next step; nothing stays of it. */
     public Optional<JobView> cancel(String id) {
         Optional<Job> job = own(id);
-        job.ifPresent(found -> found.isUnwanted = true);
+        job.ifPresent(this::cancel);
         return job.map(found -> found.view);
+    }
+
+    private synchronized void cancel(Job job) {
+        job.isUnwanted = true;
+        if (job.view.state() == State.WAITING && job.place.cancel(false)) {
+            job.unbegun.run();
+            end(job, end(job.view, State.CANCELLED, null, null));
+        }
+    }
+
+    private void end(Job job, JobView how) {
+        job.view = how;
+        ended.put(how.id(), job);
+        live.remove(how.id());
+    }
+
+    /** One that was cancelled in the moment in which its turn came is not begun. */
+    private void begin(Job job, Function<Progress, Object> work) {
+        synchronized (this) {
+            JobView at = job.view;
+            if (at.state() != State.WAITING) {
+                return;
+            }
+            job.view = new JobView(at.id(), at.what(), at.owner(), State.RUNNING, "beginning", 0, 0, null, null, null);
+        }
+        run(job, work);
     }
 
     private void run(Job job, Function<Progress, Object> work) {
@@ -151,12 +217,12 @@ public class Jobs {
         try {
             progress.at("beginning", 0, 0);
             Object result = work.apply(progress);
-            job.view = end(at, State.DONE, result, null);
+            end(job, end(at, State.DONE, result, null));
         } catch (Progress.Cancelled cancelled) {
-            job.view = end(at, State.CANCELLED, null, null);
+            end(job, end(at, State.CANCELLED, null, null));
         } catch (Throwable failed) {
             ProblemDetail problem = problems.of(failed);
-            job.view = end(at, State.FAILED, null, problem);
+            end(job, end(at, State.FAILED, null, problem));
             if (problem.getStatus() < HttpStatus.INTERNAL_SERVER_ERROR.value()) {
                 LOG.info("The job {} was refused: {}", at.what(), problem.getDetail());
             } else {

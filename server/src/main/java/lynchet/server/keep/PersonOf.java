@@ -11,6 +11,11 @@ public interface PersonOf {
     /** Somebody is no person any more: whatever account named them names nobody. */
     void forget(String person);
 
+    /** Whether something is about whoever is signed in: they do not read what others wrote of them. */
+    default boolean isMyself(String student) {
+        return account(Journal.who()).filter(student::equals).isPresent();
+    }
+
     /**
      * Lets a judgement of somebody pass if whoever is signed in is somebody else.
      *
@@ -18,7 +23,7 @@ public interface PersonOf {
      * @throws Refusal 422 if it is their own
      */
     default void judges(String student) {
-        if (account(Journal.who()).filter(student::equals).isPresent()) {
+        if (isMyself(student)) {
             throw Refusal.bad("OWN_JUDGEMENT", "/student", "Nobody marks or promotes themselves; ask another coach.");
         }
     }

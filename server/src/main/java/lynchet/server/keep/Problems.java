@@ -1,5 +1,7 @@
 package lynchet.server.keep;
 
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import lynchet.core.map.NotWellFormed;
 import lynchet.core.rule.Breach;
@@ -9,6 +11,7 @@ import org.hibernate.exception.ConstraintViolationException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
@@ -34,6 +37,15 @@ import tools.jackson.databind.exc.UnrecognizedPropertyException;
 class Problems extends ResponseEntityExceptionHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    static final String BROKEN =
+            "Something went wrong here. Nothing was saved; try again, and tell the head coach if it stays.";
+
+    private final Disk disk;
+
+    Problems(Disk disk) {
+        this.disk = disk;
+    }
 
     @ExceptionHandler
     ProblemDetail refused(Refusal refusal) {
@@ -91,21 +103,40 @@ class Problems extends ResponseEntityExceptionHandler {
         if (e instanceof OptimisticLockingFailureException overtaken) {
             return overtaken(overtaken);
         }
+        if (disk.isGone(e)) {
+            return gone(false);
+        }
         return e instanceof IllegalArgumentException nonsense ? nonsense(nonsense) : broken();
     }
 
     private static ProblemDetail broken() {
-        return problem(
-                HttpStatus.INTERNAL_SERVER_ERROR,
-                "BROKEN",
-                null,
-                "Something went wrong here. Nothing was saved; try again, and tell the head coach if it stays.");
+        return problem(HttpStatus.INTERNAL_SERVER_ERROR, "BROKEN", null, BROKEN);
     }
 
+    /** An answer that has begun is broken off: whoever saves it is told that it failed, not given its half. */
     @ExceptionHandler
-    ProblemDetail broken(RuntimeException e) {
+    ProblemDetail broken(RuntimeException e, HttpServletRequest request, HttpServletResponse response) {
+        if (response.isCommitted()) {
+            throw e;
+        }
+        if (disk.isGone(e)) {
+            LOG.error(
+                    "The data cannot be reached: {}",
+                    NestedExceptionUtils.getMostSpecificCause(e).toString());
+            return gone(request.getMethod().equals("GET") || request.getMethod().equals("HEAD"));
+        }
         LOG.error("A request failed", e);
         return broken();
+    }
+
+    private static ProblemDetail gone(boolean isReading) {
+        return problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                isReading ? "NOT_REACHED" : "NOT_KNOWN",
+                null,
+                isReading
+                        ? "What is kept cannot be read just now. Try again in a moment, and tell the head coach if it stays."
+                        : "It is not known whether this was kept. Look again in a moment; what is missing then, send once more.");
     }
 
     @Override
@@ -198,11 +229,13 @@ class Problems extends ResponseEntityExceptionHandler {
         return answer;
     }
 
-    private static String codeOf(int status) {
+    static String codeOf(int status) {
         return switch (status) {
             case 404 -> "NOT_FOUND";
             case 405 -> "METHOD";
             case 406, 415 -> "MEDIA_TYPE";
+            case 413 -> "TOO_LARGE";
+            case 500, 503 -> "BROKEN";
             default -> "NOT_READABLE";
         };
     }

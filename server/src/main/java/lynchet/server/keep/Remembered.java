@@ -13,7 +13,11 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
  */
 public final class Remembered<T> {
 
+    /** How often everything was forgotten. */
+    private static final AtomicLong ALL = new AtomicLong();
+
     private final AtomicLong generation = new AtomicLong();
+    private volatile long of;
     private volatile SoftReference<T> value = new SoftReference<>(null);
 
     /** The remembered value, or what {@code read} says now. Inside a transaction that changed it, it is read anew. */
@@ -22,12 +26,14 @@ public final class Remembered<T> {
             return read.get();
         }
         T known = value.get();
-        if (known != null) {
+        long all = ALL.get();
+        if (known != null && of == all) {
             return known;
         }
         long before = generation.get();
         T fresh = read.get();
         if (generation.get() == before) {
+            of = all;
             value = new SoftReference<>(fresh);
             if (generation.get() != before) {
                 value = new SoftReference<>(null);
@@ -54,6 +60,11 @@ public final class Remembered<T> {
     /** Whether the running transaction has changed it; what it reads then is not committed and is not for others. */
     private boolean isChangedHere() {
         return TransactionSynchronizationManager.hasResource(this);
+    }
+
+    /** What anybody remembers is read again. */
+    static void forgetAll() {
+        ALL.incrementAndGet();
     }
 
     private void forget() {

@@ -28,6 +28,8 @@ import lynchet.server.club.Stores;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Change;
 import lynchet.server.keep.Progress;
+import lynchet.server.keep.Reopened;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -380,6 +382,11 @@ public class StudentStates implements AfterRecords {
     /** Tells whoever remembers something of these students to forget it; nobody in particular: of all. */
     public void onChange(Consumer<Set<String>> listener) {
         listeners.add(listener);
+    }
+
+    @EventListener(Reopened.class)
+    void readAgain() {
+        listeners.forEach(listener -> listener.accept(Set.of()));
     }
 
     /** Says it at once and again after the transaction, so that what others read meanwhile is not kept. */

@@ -9,6 +9,7 @@ import lynchet.server.club.Known;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.PersonOf;
 import lynchet.server.keep.Refusal;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
@@ -33,6 +34,7 @@ class AskController {
 
     private final AskStore asks;
     private final People people;
+    private final PersonOf persons;
     private final Known known;
     private final Journal journal;
     private final Durable durable;
@@ -41,12 +43,14 @@ class AskController {
     AskController(
             AskStore asks,
             People people,
+            PersonOf persons,
             Known known,
             Journal journal,
             Durable durable,
             TransactionTemplate transaction) {
         this.asks = asks;
         this.people = people;
+        this.persons = persons;
         this.known = known;
         this.journal = journal;
         this.durable = durable;
@@ -67,6 +71,7 @@ class AskController {
         }
         return (student != null ? asks.of(student) : asks.waitingOn(track, MOST))
                 .stream()
+                        .filter(ask -> !persons.isMyself(ask.student()))
                         .map(ask -> new AskView(ask, people.one(ask.student()).name(), ETags.of(ask)))
                         .toList();
     }

@@ -86,7 +86,9 @@ public class Promoting {
         if (given.corrects() != null) {
             throw Refusal.bad("CORRECTION", "/corrects", "A correction is made at the promotion that it corrects.");
         }
-        if (!given.fromBefore()) {
+        if (given.fromBefore()) {
+            notTwice(given);
+        } else {
             sound(given, held(given.student(), given.ladder()));
         }
         Optional<Readiness> stands = judged(given);
@@ -100,6 +102,18 @@ public class Promoting {
                     "Not everything that is asked for this rank is there yet. Say why it is given all the same.");
         }
         return keep(given, stands);
+    }
+
+    /** What somebody came with is written down once. */
+    private void notTwice(Promotion given) {
+        boolean isThere = HeldRank.standing(promotions.of(given.student())).stream()
+                .anyMatch(one -> one.ladder().equals(given.ladder())
+                        && one.to().equals(given.to())
+                        && one.stripes() == given.stripes());
+        if (isThere) {
+            throw Refusal.bad(
+                    "HELD_ALREADY", "/to", "That they hold this rank, with as many stripes, is written down already.");
+        }
     }
 
     /** Stripes for several people, all of them or none. */

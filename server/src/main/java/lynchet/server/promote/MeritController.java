@@ -10,6 +10,7 @@ import lynchet.core.promote.Merit;
 import lynchet.server.club.Known;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.PersonOf;
 import lynchet.server.keep.Refusal;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.People;
@@ -30,6 +31,7 @@ class MeritController {
 
     private final MeritStore merits;
     private final People people;
+    private final PersonOf persons;
     private final StudentStates states;
     private final Known known;
     private final Journal journal;
@@ -40,6 +42,7 @@ class MeritController {
     MeritController(
             MeritStore merits,
             People people,
+            PersonOf persons,
             StudentStates states,
             Known known,
             Journal journal,
@@ -48,6 +51,7 @@ class MeritController {
             Clock clock) {
         this.merits = merits;
         this.people = people;
+        this.persons = persons;
         this.states = states;
         this.known = known;
         this.journal = journal;
@@ -60,7 +64,7 @@ class MeritController {
     @GetMapping
     List<Merit> of(@RequestParam String student) {
         people.one(student);
-        return merits.of(student);
+        return persons.isMyself(student) ? List.of() : merits.of(student);
     }
 
     /** Writes one down. The same again is the first answer. */

@@ -14,6 +14,7 @@ import lynchet.server.club.Known;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.PersonOf;
 import lynchet.server.keep.Refusal;
 import lynchet.server.mat.RecordStore;
 import lynchet.server.people.People;
@@ -43,6 +44,7 @@ class IncidentController {
 
     private final IncidentStore incidents;
     private final People people;
+    private final PersonOf persons;
     private final RecordStore records;
     private final Known known;
     private final Durable durable;
@@ -52,6 +54,7 @@ class IncidentController {
     IncidentController(
             IncidentStore incidents,
             People people,
+            PersonOf persons,
             RecordStore records,
             Known known,
             Durable durable,
@@ -59,6 +62,7 @@ class IncidentController {
             Clock clock) {
         this.incidents = incidents;
         this.people = people;
+        this.persons = persons;
         this.records = records;
         this.known = known;
         this.durable = durable;
@@ -77,12 +81,19 @@ class IncidentController {
             @RequestParam @Nullable LocalDate to) {
         if (student != null) {
             people.one(student);
-            return incidents.of(student).stream().map(this::view).toList();
+            return seen(incidents.of(student));
         }
         if (from == null || to == null || to.isAfter(from.plusDays(MOST_DAYS))) {
             throw Refusal.bad("INCIDENTS", "from", "Say a student, or a day from and a day to, at most five years.");
         }
-        return incidents.between(from, to, MOST).stream().map(this::view).toList();
+        return seen(incidents.between(from, to, MOST));
+    }
+
+    private List<IncidentView> seen(List<Incident> some) {
+        return some.stream()
+                .filter(incident -> !persons.isMyself(incident.student()))
+                .map(this::view)
+                .toList();
     }
 
     private IncidentView view(Incident incident) {
@@ -104,7 +115,10 @@ class IncidentController {
 
     @GetMapping("/{id}")
     ResponseEntity<IncidentSheet> one(@PathVariable String id) {
-        Incident incident = incidents.find(id).orElseThrow(() -> Refusal.missing("incident", id));
+        Incident incident = incidents
+                .find(id)
+                .filter(found -> !persons.isMyself(found.student()))
+                .orElseThrow(() -> Refusal.missing("incident", id));
         Student student = people.one(incident.student());
         IncidentSheet sheet = new IncidentSheet(
                 incident,

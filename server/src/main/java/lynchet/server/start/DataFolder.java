@@ -45,6 +45,7 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
                     throw new Refused("The data file " + club + " cannot be read and written by this user.");
                 }
                 close(club, "rw-------");
+                Files.deleteIfExists(folder.resolve("incoming.mv.db")); // of a restore that was stopped in the middle
             }
         } catch (IOException e) {
             throw new Refused("The data folder " + folder + " cannot be looked at: " + e.getMessage() + ".");
@@ -60,7 +61,7 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
             try (Stream<Path> inside = Files.list(path)) {
                 boolean isOurs = inside.allMatch(file -> file.getFileName()
                         .toString()
-                        .matches("club\\..*|copies|outbox|tls|before-restore-.*|incoming\\.mv\\.db|.*\\.log"));
+                        .matches("club\\..*|copies|outbox|tls|before-restore-.*|incoming\\.mv\\.db|.*\\.log(\\..*)?"));
                 if (!isOurs) {
                     return;
                 }

@@ -3,8 +3,10 @@ package lynchet.server.copies;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
 import java.time.Instant;
@@ -114,7 +116,12 @@ class CopiesTest {
             HttpUser head = RunningClub.head(club);
             Path copies = Files.createDirectories(data.resolve("copies"));
             for (int n = 10; n < 25; n++) {
-                Files.writeString(copies.resolve("club-2020-01-01-0000" + n + ".zip"), "old");
+                Path old = Files.writeString(copies.resolve("club-2020-01-01-0000" + n + ".zip"), "old");
+                Files.setLastModifiedTime(old, FileTime.from(Instant.parse("2020-01-01T00:00:00Z")));
+            }
+            for (int n = 10; n < 24; n++) {
+                Path ahead = Files.writeString(copies.resolve("club-2090-01-01-0000" + n + ".zip"), "ahead");
+                Files.setLastModifiedTime(ahead, FileTime.from(Instant.parse("2090-01-01T00:00:00Z")));
             }
             Path part = Files.writeString(copies.resolve("club-2020-01-01-000009.part"), "killed here");
             String name = head.post("/api/copies", "{}")
@@ -123,8 +130,9 @@ class CopiesTest {
                     .path("name")
                     .asString();
             assertThat(head.get("/api/copies").json()).hasSize(14);
-            assertThat(head.get("/api/copies").json().get(0).path("name").asString())
-                    .isEqualTo(name);
+            assertThat(copies.resolve(name))
+                    .as("what is dated ahead does not push it out")
+                    .exists();
             assertThat(copies.resolve("club-2020-01-01-000024.zip")).exists();
             assertThat(copies.resolve("club-2020-01-01-000011.zip")).doesNotExist();
             assertThat(part).doesNotExist();
@@ -134,9 +142,14 @@ class CopiesTest {
     @Test
     void whatIsDamagedInsideIsFoundAndNoOldCopyIsLetGoOf() throws Exception {
         Path data = folder.resolve("data");
+        String good;
         try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             HttpUser head = RunningClub.head(club);
-            head.post("/api/copies", "{}").expect(200);
+            good = head.post("/api/copies", "{}")
+                    .expect(200)
+                    .json()
+                    .path("name")
+                    .asString();
             assertThat(head.get("/api/copies/whole").json().path("damage").isNull())
                     .isTrue();
             assertThat(head.get("/api/copies/whole").text()).contains("\"at\":\"");
@@ -150,10 +163,24 @@ class CopiesTest {
         }
         try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             HttpUser head = RunningClub.head(club);
-            head.post("/api/copies", "{}").expect(200);
+            assertThatThrownBy(() -> head.get("/api/archive"))
+                    .as("half an archive is no answer")
+                    .isInstanceOf(UncheckedIOException.class);
+            assertThat(head.post("/api/copies", "{}")
+                            .expect(200)
+                            .json()
+                            .path("isReadBack")
+                            .asBoolean())
+                    .as("a copy of what is damaged is none to go back to")
+                    .isFalse();
             assertThat(head.get("/api/copies/whole").json().path("damage").asString())
-                    .contains("is damaged", "./lynchet restore");
+                    .contains("is damaged", "./lynchet restore", good);
             assertThat(head.get("/api/copies").json()).hasSizeGreaterThan(15);
+            head.get("/api/people/names").expect(200);
+            assertThat(head.post("/api/people", Map.of("id", "x", "name", "Late", "joined", "2026-11-24"))
+                            .expect(503)
+                            .code())
+                    .isEqualTo("DAMAGED");
         }
     }
 

@@ -34,12 +34,17 @@ class DurableTest {
         }
 
         @Override
+        public boolean isGone(Throwable failed) {
+            return false;
+        }
+
+        @Override
         public void copyTo(Path file) {
             throw new UnsupportedOperationException("not here");
         }
     }
 
-    private final Durable durable = new Durable(new Noted());
+    private final Durable durable = new Durable(new Noted(), new Room(() -> Long.MAX_VALUE));
 
     @AfterEach
     void stop() {

@@ -2,11 +2,11 @@ package lynchet.server.keep;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.zaxxer.hikari.HikariDataSource;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.datasource.SingleConnectionDataSource;
 
 /** What the data file is told. */
 class H2DiskTest {
@@ -18,9 +18,11 @@ class H2DiskTest {
     @Test
     void whatWasWrittenStaysForFourSyncsAndNoLonger() {
         String url = "jdbc:h2:file:" + folder.resolve("club");
-        SingleConnectionDataSource file = new SingleConnectionDataSource(url, "sa", "", true);
+        HikariDataSource file = new HikariDataSource();
+        file.setJdbcUrl(url);
+        file.setUsername("sa");
         JdbcTemplate jdbc = new JdbcTemplate(file);
-        H2Disk disk = new H2Disk(jdbc, url);
+        H2Disk disk = new H2Disk(jdbc, file, event -> {}, url);
         try {
             assertThat(jdbc.queryForList(
                             "select setting_value from information_schema.settings where setting_name = 'RETENTION_TIME'",
@@ -28,7 +30,7 @@ class H2DiskTest {
                     .containsOnly(4000);
         } finally {
             disk.close();
-            file.destroy();
+            file.close();
         }
     }
 }

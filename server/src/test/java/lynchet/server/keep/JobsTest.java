@@ -1,6 +1,7 @@
 package lynchet.server.keep;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ch.qos.logback.classic.Level;
 import ch.qos.logback.classic.Logger;
@@ -19,7 +20,7 @@ import org.springframework.security.core.context.SecurityContextHolder;
 
 class JobsTest {
 
-    private final Jobs jobs = new Jobs(new Problems());
+    private final Jobs jobs = new Jobs(new Problems(new H2Disk(null, null, null, "jdbc:h2:mem:none")));
 
     @AfterEach
     void stop() {
@@ -29,12 +30,15 @@ class JobsTest {
 
     /** Jobs run one after the other, so whatever came before this one has ended. */
     private void untilDone() throws InterruptedException {
+        var me = SecurityContextHolder.getContext().getAuthentication();
+        as("whoever comes last");
         CountDownLatch last = new CountDownLatch(1);
         jobs.start(Jobs.Kind.IMPORT, "last", progress -> {
             last.countDown();
             return null;
         });
         last.await();
+        SecurityContextHolder.getContext().setAuthentication(me);
     }
 
     private JobView now(JobView job) {
@@ -138,5 +142,51 @@ class JobsTest {
         } catch (InterruptedException e) {
             throw new IllegalStateException(e);
         }
+    }
+
+    private static void as(String account) {
+        SecurityContextHolder.getContext().setAuthentication(new TestingAuthenticationToken(account, null));
+    }
+
+    /** One waits for each account, the newest; it leaves at once when it is cancelled; none that waits or runs is forgotten. */
+    @Test
+    void ofEachAccountOneWaitsAndAHandfulInAll() throws InterruptedException {
+        CountDownLatch begun = new CountDownLatch(1);
+        CountDownLatch end = new CountDownLatch(1);
+        as("head");
+        JobView running = jobs.start(Jobs.Kind.PLAN, "runs", progress -> {
+            begun.countDown();
+            await(end);
+            return "done";
+        });
+        begun.await();
+        AtomicBoolean isDropped = new AtomicBoolean();
+        JobView given = jobs.start(Jobs.Kind.PLAN, "old", progress -> null, () -> isDropped.set(true));
+        for (int n = 0; n < 150; n++) {
+            jobs.start(Jobs.Kind.PLAN, "newer", progress -> null);
+        }
+        assertThat(isDropped).isTrue();
+        assertThat(jobs.find(given.id()).map(JobView::state))
+                .isIn(java.util.Optional.empty(), java.util.Optional.of(State.CANCELLED));
+        assertThat(now(running).state()).isEqualTo(State.RUNNING);
+        JobView last = jobs.start(Jobs.Kind.PLAN, "last", progress -> null);
+        for (int n = 1; n < Jobs.MOST_WAITING; n++) {
+            as("coach " + n);
+            jobs.start(Jobs.Kind.PLAN, "theirs", progress -> null);
+        }
+        as("too many");
+        AtomicBoolean isLeft = new AtomicBoolean();
+        assertThatThrownBy(() -> jobs.start(Jobs.Kind.PLAN, "refused", progress -> null, () -> isLeft.set(true)))
+                .isInstanceOf(Refusal.class)
+                .hasMessageContaining("wait");
+        assertThat(isLeft).isTrue();
+        jobs.start(Jobs.Kind.IMPORT, "another kind", progress -> null);
+        as("head");
+        assertThat(now(last).state()).isEqualTo(State.WAITING);
+        assertThat(jobs.cancel(last.id()).orElseThrow().state()).isEqualTo(State.CANCELLED);
+        as("too many");
+        jobs.start(Jobs.Kind.PLAN, "takes the place that came free", progress -> null);
+        as("head");
+        end.countDown();
     }
 }

@@ -155,9 +155,33 @@ class GuestsTest {
         ObjectNode noted = (ObjectNode) before.json();
         noted.put("notes", "Talks over the juniors' coach.");
         head.put(own, noted.toString(), before.tag()).expect(200);
+        coach.post("/api/asks", Map.of("id", "ask-own", "student", "gus-merriday", "words", "Wants the hip throw"))
+                .expect(200);
+        Map<String, Object> fell = new HashMap<>(Map.of(
+                "id",
+                "inc-own",
+                "student",
+                "gus-merriday",
+                "on",
+                RunningClub.TODAY,
+                "kind",
+                "INJURY",
+                "what",
+                "Fell oddly",
+                "done",
+                ""));
+        coach.post("/api/incidents", Map.of("incident", fell)).expect(200);
         Map<String, Object> account = new HashMap<>(Map.of("role", "HEAD", "isOff", false, "person", "gus-merriday"));
         head.put("/api/accounts/head", account, null).expect(200);
         try {
+            for (String path : List.of("/api/asks?student=", "/api/incidents?student=", "/api/merits?student=")) {
+                assertThat(head.get(path + "gus-merriday").expect(200).json())
+                        .as(path)
+                        .isEmpty();
+            }
+            head.get("/api/incidents/inc-own").expect(404);
+            coach.get("/api/incidents/inc-own").expect(200);
+            assertThat(coach.get("/api/asks?student=gus-merriday").json()).hasSize(1);
             HttpUser.Answer seen = head.get(own).expect(200);
             assertThat(seen.text()).doesNotContain("Talks over");
             assertThat(head.get(own + "/progress").text()).doesNotContain("Talks over");

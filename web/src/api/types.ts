@@ -138,6 +138,9 @@ export type Given = S['Given'];
 export type CopyView = S['CopyView'];
 export type WholeView = S['WholeView'];
 export type SessionView = S['SessionView'];
+export type SignInLine = S['SignInLine'];
+export type SecondView = S['SecondView'];
+export type SecondBegun = S['Begun'];
 export type Role = Session['role'];
 
 export type Edited = S['Edited'];

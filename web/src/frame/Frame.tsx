@@ -2,6 +2,7 @@ import { lazy, type ReactNode, Suspense } from 'react';
 import type { Session } from '../api/types';
 import { NotTaken } from '../record/WaitingNote';
 import { useLastDone } from '../ui/Notices';
+import { DataTrouble } from './DataTrouble';
 import classes from './Frame.module.css';
 import { useKeys, useShortcuts } from './keys';
 import { Rail } from './Rail';
@@ -22,6 +23,7 @@ export function Frame({ session, children }: { session: Session; children: React
       </a>
       <Rail />
       <main id="page" className={classes.page}>
+        <DataTrouble isHead={session.role === 'HEAD'} />
         <NotTaken />
         {children}
       </main>

@@ -10,6 +10,7 @@ import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import { date } from '../ui/words';
 import classes from './AccountsRoom.module.css';
+import { SignIns } from './SignIns';
 
 const ROLES: { value: Role; label: string; may: string }[] = [
   { value: 'COACH', label: 'Coach', may: 'records at the mat, plans classes, writes chains' },
@@ -52,6 +53,7 @@ export function AccountsRoom() {
         </p>
         <NewAccount onGiven={setGiven} />
       </section>
+      <SignIns />
       {given && <GivenLink given={given} onClose={() => setGiven(null)} />}
       {changing && <ChangeAccount account={changing} onClose={() => setChanging(null)} />}
     </>
@@ -98,7 +100,8 @@ function AccountLine({ account, onChange, onGiven }: LineProps) {
 function standing(account: AccountView): string {
   if (account.isOff) return 'switched off';
   if (account.linkUntil) return `a link is open until ${date(account.linkUntil)}`;
-  return account.hasPassword ? '' : 'the link ran out; give a new one';
+  if (!account.hasPassword) return 'the link ran out; give a new one';
+  return account.hasSecond ? 'asks for a code too' : '';
 }
 
 function NewAccount({ onGiven }: { onGiven: (given: Given) => void }) {

@@ -1,7 +1,8 @@
 import { Button } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type Problem, read, send } from '../api/client';
-import type { CopyView, WholeView } from '../api/types';
+import type { CopyView } from '../api/types';
+import { useWhole } from '../api/whole';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import { moment } from '../ui/words';
@@ -15,15 +16,13 @@ export function CopiesRoom() {
   const client = useQueryClient();
   const say = useNotices();
   const copies = useQuery<CopyView[], Problem>({ queryKey: ['copies'], queryFn: () => read('/copies') });
-  const whole = useQuery<WholeView, Problem>({
-    queryKey: ['copies', 'whole'],
-    queryFn: () => read('/copies/whole'),
-  });
+  const whole = useWhole();
   const take = useMutation<CopyView, Problem>({
     mutationFn: () => send('POST', '/copies', {}),
     onSuccess: (copy) => {
       client.invalidateQueries({ queryKey: ['copies'] });
-      say.done(`A copy of ${size(copy.bytes)} is taken and was read back.`);
+      if (copy.isReadBack) say.done(`A copy of ${size(copy.bytes)} is taken; every row of it was read back.`);
+      else say.failed(new Error('The data is damaged, so this copy is none to go back to.'));
     },
     onError: (error) => say.failed(error),
   });
@@ -50,7 +49,7 @@ export function CopiesRoom() {
                     <strong>{moment(copy.at)}</strong>
                     <span>{size(copy.bytes)}</span>
                     <span className={copy.isReadBack ? 'quiet' : classes.unread}>
-                      {copy.isReadBack ? 'read back' : 'could not be read back'}
+                      {copy.isReadBack ? 'read back' : 'not good to go back to'}
                     </span>
                     <a href={`/api/copies/${copy.name}`} download={copy.name}>
                       Save it elsewhere

@@ -8,24 +8,28 @@ import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import { date } from '../ui/words';
 import classes from './HousePage.module.css';
+import { SecondFactor } from './SecondFactor';
 
 const EYE = { visibilityToggleButtonProps: { 'aria-label': 'Show the password' } };
 
-/** One's own password, and where one is signed in. */
+/** One's own password, where one is signed in, and what else is asked of oneself. */
 export function OwnAccount() {
   const [changing, setChanging] = useState(false);
   return (
-    <section aria-label="My account">
-      <h2>My password, and where I am signed in</h2>
-      <Sessions />
-      {changing ? (
-        <OwnPassword onDone={() => setChanging(false)} />
-      ) : (
-        <Button variant="default" mt={12} onClick={() => setChanging(true)}>
-          Change my password
-        </Button>
-      )}
-    </section>
+    <>
+      <section aria-label="My account">
+        <h2>My password, and where I am signed in</h2>
+        <Sessions />
+        {changing ? (
+          <OwnPassword onDone={() => setChanging(false)} />
+        ) : (
+          <Button variant="default" mt={12} onClick={() => setChanging(true)}>
+            Change my password
+          </Button>
+        )}
+      </section>
+      <SecondFactor />
+    </>
   );
 }
 

@@ -1,5 +1,6 @@
 import { useWayIn } from '../api/queries';
 import { Loaded } from '../ui/States';
+import { CameraCode } from './CameraCode';
 import classes from './TabletsRoom.module.css';
 
 /** How a tablet or a telephone comes in: a code for its camera and three steps. */
@@ -20,16 +21,7 @@ export function TabletsRoom() {
             </>
           ) : (
             <div className={classes.way}>
-              {code && (
-                <svg
-                  viewBox={`0 0 ${side} ${side}`}
-                  className={classes.code}
-                  role="img"
-                  aria-label={`Code of ${authority ?? address}`}
-                >
-                  <path d={code} />
-                </svg>
-              )}
+              {code && <CameraCode path={code} side={side} says={`Code of ${authority ?? address}`} />}
               <ol>
                 {authority && (
                   <>

@@ -1,7 +1,7 @@
 import { Button, PasswordInput, TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, type ReactNode, useState } from 'react';
-import { send } from '../api/client';
+import { type Problem, send } from '../api/client';
 import type { Session, Welcome } from '../api/types';
 import classes from './SignIn.module.css';
 
@@ -19,6 +19,7 @@ export function EnterForm({ welcome, name: offered = '', first, onEntered }: Pro
   const client = useQueryClient();
   const [name, setName] = useState(offered);
   const [password, setPassword] = useState('');
+  const [code, setCode] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
 
@@ -30,14 +31,16 @@ export function EnterForm({ welcome, name: offered = '', first, onEntered }: Pro
       client.setQueryData<Welcome>(['session'], { ...welcome, first: false, session });
       onEntered?.(session);
     } catch (e) {
-      setError((e as Error).message);
+      const { code: which, message } = e as Problem;
+      if (which === 'SECOND_FACTOR') setCode('');
+      else setError(message);
     } finally {
       setBusy(false);
     }
   };
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    enter(first ? '/session/first' : '/session', { name, password, ...first?.body });
+    enter(first ? '/session/first' : '/session', { name, password, ...(code && { code }), ...first?.body });
   };
 
   return (
@@ -61,6 +64,17 @@ export function EnterForm({ welcome, name: offered = '', first, onEntered }: Pro
         required
         data-autofocus={offered !== '' || undefined}
       />
+      {code !== null && (
+        <TextInput
+          label="The six figures that the app on your phone shows"
+          description="or one of your recovery codes"
+          autoComplete="one-time-code"
+          value={code}
+          onChange={(event) => setCode(event.currentTarget.value)}
+          autoFocus
+          required
+        />
+      )}
       {error && (
         <p role="alert" className={classes.error}>
           {error}

@@ -100,6 +100,8 @@ class EveryWriteTest {
                             + "\"juniorYears\":2,\"fewFalls\":20,\"mostFalls\":60,\"ages\":[{\"hazard\":\"ARM_LOCK\",\"from\":14,\"shownBelow\":17}]}"),
             Map.entry("Opened", "{\"link\":\"x\"}"),
             Map.entry("Chosen", "{\"link\":\"x\",\"password\":\"x\"}"),
+            Map.entry("OwnPassword", "{\"password\":\"x\"}"),
+            Map.entry("CodeSeen", "{\"code\":\"x\"}"),
             Map.entry("Changed", "{\"old\":\"x\",\"password\":\"x\"}"));
 
     private final HttpUser head = RunningClub.as("head");

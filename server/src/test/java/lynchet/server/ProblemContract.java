@@ -21,7 +21,7 @@ final class ProblemContract {
     private static final Pattern SLUG = Pattern.compile("\\b[a-z0-9]+(?:-[a-z0-9]+)+\\b");
 
     /** Words with hyphens that are no ids. */
-    private static final Set<String> ENGLISH = Set.of("lower-case", "called-by", "one-time", "e-mail");
+    private static final Set<String> ENGLISH = Set.of("lower-case", "called-by", "one-time", "e-mail", "hold-down");
 
     private record Path(Pattern pattern, JsonNode operations) {}
 

@@ -34,7 +34,7 @@ import lynchet.starter.StarterLibrary;
  * A made-up club that has grown for five years: the shipped library, four tracks with five weekly times each, and for each
  * student 400 attendances and about 167 marks. The same seed gives the same file to the last byte; nothing of it is held.
  */
-final class GrownClub implements ClubArchive.Source {
+public final class GrownClub implements ClubArchive.Source {
 
     static final int WEEKS = 260;
     private static final int ATTENDANCES = 400;
@@ -49,12 +49,12 @@ final class GrownClub implements ClubArchive.Source {
             .filter(technique -> technique.steps().size() > 2)
             .toList();
 
-    GrownClub(int students, LocalDate today) {
+    public GrownClub(int students, LocalDate today) {
         this.students = students;
         this.today = today;
     }
 
-    void writeTo(Path file) throws IOException {
+    public void writeTo(Path file) throws IOException {
         try (OutputStream out = Files.newOutputStream(file)) {
             ClubArchive.write(out, "Grown club", Parts.ALL, this);
         }

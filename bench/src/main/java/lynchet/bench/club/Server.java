@@ -12,14 +12,14 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** The packaged server as {@code ./lynchet run} starts it, with 512 MB of heap. */
-final class Server implements AutoCloseable {
+public final class Server implements AutoCloseable {
 
     private final Process process;
     private final Path log;
-    final String address;
+    public final String address;
 
     /** @param flags what the JVM is started with, as {@code ./lynchet} does it */
-    Server(List<String> flags, Path app, Path data) throws IOException {
+    public Server(List<String> flags, Path app, Path data) throws IOException {
         int port;
         try (ServerSocket socket = new ServerSocket(0)) {
             port = socket.getLocalPort();
@@ -37,6 +37,29 @@ final class Server implements AutoCloseable {
         Runtime.getRuntime().addShutdownHook(new Thread(process::destroyForcibly));
     }
 
+    /** Ends it as a power cut would, in the middle of whatever it does. */
+    public void kill() throws InterruptedException {
+        process.destroyForcibly().waitFor();
+    }
+
+    /** Begins to stop, and does not wait for it. */
+    public void beginToStop() {
+        process.destroy();
+    }
+
+    public long pid() {
+        return process.pid();
+    }
+
+    public boolean isAlive() {
+        return process.isAlive();
+    }
+
+    /** What it has written to its console. */
+    public String said() throws IOException {
+        return Files.readString(log);
+    }
+
     /** Waits until data is answered. */
     User user() {
         while (true) {
@@ -51,7 +74,7 @@ final class Server implements AutoCloseable {
         }
     }
 
-    String firstCode() throws IOException {
+    public String firstCode() throws IOException {
         Matcher code = Pattern.compile("with the code ([0-9a-f]+)").matcher("");
         while (!code.reset(Files.readString(log)).find()) {
             LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(50));

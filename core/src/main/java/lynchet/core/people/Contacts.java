@@ -70,7 +70,7 @@ public record Contacts(
                 && !email.isBlank()
                 && email.length() <= LONGEST_ADDRESS
                 && !email.strip().matches("[^\\s@<>,;\"]+@[^\\s@<>,;\"]+\\.[^\\s@<>,;\"]+")) {
-            throw new IllegalArgumentException("the " + whose + " " + email + " is not one");
+            throw new IllegalArgumentException("the " + whose + " “" + email + "” is not one");
         }
     }
 

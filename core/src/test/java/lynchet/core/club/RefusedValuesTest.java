@@ -72,7 +72,7 @@ class RefusedValuesTest {
                         () -> new Closure("c", "C", DAY, DAY.plusYears(1).plusDays(1), null)),
                 refused("this pattern has no block", () -> new ClassPattern("p", "P", List.of())),
                 refused(
-                        "the guardian's e-mail address a@b, c@d.example is not one",
+                        "the guardian's e-mail address “a@b, c@d.example” is not one",
                         () -> new Contacts(null, null, null, null, "a@b, c@d.example", null, null)),
                 refused(
                         "the minutes of this slot must be from 5 to 480, not 3",

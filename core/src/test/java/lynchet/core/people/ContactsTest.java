@@ -43,7 +43,7 @@ class ContactsTest {
     @ParameterizedTest
     @ValueSource(strings = {"@ex.org", "a b@ex.org", "a@b@ex.org", "a@ex"})
     void notEvenLikeOne(String email) {
-        assertThatThrownBy(() -> with(email)).hasMessage("the e-mail address " + email + " is not one");
+        assertThatThrownBy(() -> with(email)).hasMessage("the e-mail address “" + email + "” is not one");
     }
 
     @ParameterizedTest

@@ -1,5 +1,6 @@
 package lynchet.server.keep;
 
+import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What went wrong before or after any controller, as a problem with a code like every other; asked for by itself there is nothing here. */
+@Hidden
 @RestController
 class Broken implements ErrorController {
 

@@ -184,7 +184,7 @@ class Problems extends ResponseEntityExceptionHandler {
         }
         return unreadable instanceof MismatchedInputException
                 ? field + " cannot be read as it was sent"
-                : unreadable.getOriginalMessage();
+                : "what was sent is cut off, or is not JSON";
     }
 
     /** A parameter that is missing or cannot be read is named, like every other bad input. */

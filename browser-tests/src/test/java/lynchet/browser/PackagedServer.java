@@ -98,6 +98,10 @@ final class PackagedServer {
 
         /** @param more what else the program is told */
         Own(Path log, boolean demo, String today, List<String> more) throws IOException {
+            this(log, demo, today, more, Files.createTempDirectory("lynchet-browser-tests"));
+        }
+
+        private Own(Path log, boolean demo, String today, List<String> more, Path data) throws IOException {
             this.log = log;
             this.more = more;
             this.demo = demo;
@@ -105,8 +109,15 @@ final class PackagedServer {
             try (ServerSocket socket = new ServerSocket(0)) {
                 port = socket.getLocalPort();
             }
-            data = Files.createTempDirectory("lynchet-browser-tests");
+            this.data = data;
             address = "http://127.0.0.1:" + port;
+        }
+
+        /** The demo club, its data in a folder that the test has made. */
+        static Own demoIn(Path data, Path log) throws IOException {
+            Own own = new Own(log, true, "2026-11-24", List.of(), data);
+            own.start();
+            return own;
         }
 
         void start() throws IOException {

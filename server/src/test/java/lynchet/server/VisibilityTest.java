@@ -46,6 +46,10 @@ class VisibilityTest {
         PLANTED.put("belt size", "\"beltSize\":\"9Z\"");
         PLANTED.put("incident", "plantedfall");
         PLANTED.put("cover note", "plantedcover");
+        PLANTED.put("ask", "plantedask");
+        PLANTED.put("merit", "plantedmerit");
+        PLANTED.put("reason", "plantedwhy");
+        PLANTED.put("put forward", "plantedforward");
     }
 
     @Test
@@ -71,6 +75,32 @@ class VisibilityTest {
         HttpUser.Answer tonight = head.get(path).expect(200);
         ObjectNode training = (ObjectNode) tonight.json().path("training");
         head.put(path, training.put("handOver", "planted cover"), tonight.tag()).expect(200);
+        head.post("/api/asks", Map.of("id", "planted-ask", "student", STUDENT, "words", "planted ask"))
+                .expect(200);
+        Map<String, Object> merit = Map.of(
+                "id", "planted-merit", "student", STUDENT, "kind", "CONDUCT", "on", "2026-11-02", "words", "planted merit");
+        head.post("/api/merits", merit).expect(200);
+        Map<String, Object> before = new LinkedHashMap<>(Map.of(
+                "id", "planted-promotion", "student", STUDENT, "ladder", "adult", "to", "white", "stripes", 0));
+        before.putAll(Map.of("date", "2019-11-01", "fromBefore", true, "figures", List.of(), "reason", "planted why"));
+        head.post("/api/promotions", before).expect(200);
+        String rank = head.get("/api/people/" + STUDENT + "/progress").json().at("/ranks/0/rank").asString();
+        head.post(
+                        "/api/nominations",
+                        Map.of(
+                                "id",
+                                "planted-nomination",
+                                "student",
+                                STUDENT,
+                                "ladder",
+                                "adult",
+                                "rank",
+                                rank,
+                                "window",
+                                "2026-11-01",
+                                "note",
+                                "planted forward"))
+                .expect(200);
         HttpUser.Answer kept = head.get("/api/people/" + STUDENT).expect(200);
         ObjectNode changed = (ObjectNode) kept.json();
         changed.put("born", "1971-02-03")

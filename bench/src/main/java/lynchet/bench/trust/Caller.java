@@ -9,6 +9,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.Map;
+import java.util.concurrent.TimeUnit;
 import lynchet.format.Json;
 import tools.jackson.databind.JsonNode;
 
@@ -34,7 +35,11 @@ final class Caller {
     /** Waits until the server answers, and signs in. */
     static Caller in(String base, String name, String password) throws InterruptedException {
         Caller caller = new Caller(base);
+        long until = System.nanoTime() + TimeUnit.MINUTES.toNanos(5);
         while (caller.get("/api/session/welcome").status() != 200) {
+            if (System.nanoTime() > until) {
+                throw new IllegalStateException("the server at " + base + " does not answer");
+            }
             Thread.sleep(20);
         }
         Answer entered = caller.post("/api/session", Map.of("name", name, "password", password));

@@ -15,6 +15,7 @@ import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import lynchet.bench.club.Server;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.MissingNode;
 
 /**
  * The server killed in the middle of its work: records by six writers all the time, and beside them one of: taking an archive
@@ -61,7 +62,7 @@ final class Kills {
             int writer = w;
             writers.add(begin(() -> write(head, n, writer)));
         }
-        writers.add(begin(() -> beside(head, beside, n)));
+        writers.add(begin(() -> beside(head, beside)));
         Thread.sleep(200 + random.nextInt(1500));
         if (beside.equals("stop")) {
             server.beginToStop();
@@ -97,7 +98,7 @@ final class Kills {
         }
     }
 
-    private void beside(Caller head, String what, int n) {
+    private void beside(Caller head, String what) {
         switch (what) {
             case "import" ->
                 head.post("/api/archive?mode=merge", head.get("/api/archive").text());
@@ -106,9 +107,10 @@ final class Kills {
                     // the next one
                 }
             }
-            case "erase" -> erase(head, n);
+            case "erase" -> erase(head);
             case "plan" -> {
-                JsonNode plan = head.get("/api/plans").json().path(0);
+                Caller.Answer plans = head.get("/api/plans");
+                JsonNode plan = plans.status() == 200 ? plans.json().path(0) : MissingNode.getInstance();
                 while (!plan.isMissingNode()
                         && head.post("/api/plans/jobs", plan.toString()).status() != 0) {
                     // the next one takes its place
@@ -119,8 +121,12 @@ final class Kills {
     }
 
     /** Somebody who was added a round before. */
-    private void erase(Caller head, int n) {
-        JsonNode rows = head.get("/api/people?size=20&find=Killed").json().path("rows");
+    private void erase(Caller head) {
+        Caller.Answer found = head.get("/api/people?size=20&find=Killed");
+        if (found.status() != 200) {
+            return;
+        }
+        JsonNode rows = found.json().path("rows");
         for (JsonNode row : rows) {
             String id = row.at("/student/id").asString();
             String name = row.at("/student/name").asString();

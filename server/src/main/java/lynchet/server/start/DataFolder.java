@@ -3,6 +3,7 @@ package lynchet.server.start;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.stream.Stream;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
@@ -54,7 +55,7 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
 
     /** A folder that others share, such as one for temporary files, stays as it is. */
     private static void close(Path path, String mode) throws IOException {
-        if (!Files.getFileStore(path).supportsFileAttributeView("posix")) {
+        if (Files.getFileAttributeView(path, PosixFileAttributeView.class) == null) {
             return;
         }
         if (Files.isDirectory(path)) {

@@ -130,7 +130,8 @@ function TurnOn({ onDone, onCancel }: { onDone: (codes: string[]) => void; onCan
       <p>Point the app’s camera at this, or type the key into it. Then type the six figures it shows.</p>
       <CameraCode path={begun.picture.path} side={begun.picture.side} says="Code for the app" />
       <p>
-        <code className={classes.key}>{begun.key.match(/.{1,4}/g)?.join(' ')}</code>
+        <code className={classes.key}>{begun.key.match(/.{1,4}/g)?.join(' ')}</code> ·{' '}
+        <a href={begun.address}>Open it in the app of this device</a>
       </p>
       <Ask
         label="The six figures"

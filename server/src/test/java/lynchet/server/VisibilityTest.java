@@ -78,13 +78,25 @@ class VisibilityTest {
         head.post("/api/asks", Map.of("id", "planted-ask", "student", STUDENT, "words", "planted ask"))
                 .expect(200);
         Map<String, Object> merit = Map.of(
-                "id", "planted-merit", "student", STUDENT, "kind", "CONDUCT", "on", "2026-11-02", "words", "planted merit");
+                "id",
+                "planted-merit",
+                "student",
+                STUDENT,
+                "kind",
+                "CONDUCT",
+                "on",
+                "2026-11-02",
+                "words",
+                "planted merit");
         head.post("/api/merits", merit).expect(200);
-        Map<String, Object> before = new LinkedHashMap<>(Map.of(
-                "id", "planted-promotion", "student", STUDENT, "ladder", "adult", "to", "white", "stripes", 0));
+        Map<String, Object> before = new LinkedHashMap<>(
+                Map.of("id", "planted-promotion", "student", STUDENT, "ladder", "adult", "to", "white", "stripes", 0));
         before.putAll(Map.of("date", "2019-11-01", "fromBefore", true, "figures", List.of(), "reason", "planted why"));
         head.post("/api/promotions", before).expect(200);
-        String rank = head.get("/api/people/" + STUDENT + "/progress").json().at("/ranks/0/rank").asString();
+        String rank = head.get("/api/people/" + STUDENT + "/progress")
+                .json()
+                .at("/ranks/0/rank")
+                .asString();
         head.post(
                         "/api/nominations",
                         Map.of(

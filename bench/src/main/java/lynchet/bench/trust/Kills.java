@@ -57,6 +57,9 @@ final class Kills {
         look(head, n);
         String beside = BESIDES[n % BESIDES.length];
         kinds.merge(beside, 1, Integer::sum);
+        if (beside.equals("restore")) {
+            head.post("/api/copies", "{}");
+        }
         List<Thread> writers = new ArrayList<>();
         for (int w = 0; w < WRITERS; w++) {
             int writer = w;
@@ -187,7 +190,10 @@ final class Kills {
                     n, missing.size(), missing.iterator().next());
             acknowledged.removeAll(missing);
         }
-        if (head.get("/api/archive").status() != 200) {
+        if (n % 10 == 0) {
+            System.err.printf("  %d kills, %d acknowledged, %d lost%n", n, all, lost);
+        }
+        if (n % 10 == 0 && head.get("/api/archive").status() != 200) {
             throw new IllegalStateException("the club cannot be given out after kill " + n);
         }
     }

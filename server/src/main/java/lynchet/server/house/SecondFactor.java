@@ -44,9 +44,10 @@ class SecondFactor {
      * What the app on the phone takes in.
      *
      * @param key to type where no picture can be taken
-     * @param picture for its camera
+     * @param address what an app on the same device opens
+     * @param picture of the address, for its camera
      */
-    record Begun(String key, QrPicture picture) {}
+    record Begun(String key, String address, QrPicture picture) {}
 
     @Transactional(readOnly = true)
     SecondView view(String account) {
@@ -61,7 +62,7 @@ class SecondFactor {
         String key = new Base32().encodeToString(bytes);
         String text =
                 "otpauth://totp/" + encoded(club + ": " + account) + "?secret=" + key + "&issuer=" + encoded(club);
-        return new Begun(key, QrPicture.of(text));
+        return new Begun(key, text, QrPicture.of(text));
     }
 
     private static String encoded(String text) {

@@ -77,6 +77,19 @@ class FirstPageTest {
     }
 
     @Test
+    void theCodeIsNotGuessed() {
+        for (int n = 0; n < SignInBrake.FREE; n++) {
+            assertThat(user.post("/api/session/first", first("code", "0000000" + n))
+                            .expect(403)
+                            .code())
+                    .isEqualTo("CODE_WRONG");
+        }
+        assertThat(user.post("/api/session/first", first()).expect(429).code())
+                .as("even the right one waits its second")
+                .isEqualTo("SLOW_DOWN");
+    }
+
+    @Test
     void anEmptyClubHasNoMapAndIsOfferedTheWholeLibrary() {
         user.post("/api/session/first", first("library", "EMPTY")).expect(200);
         assertThat(user.get("/api/map").json().path("data").path("techniques")).isEmpty();

@@ -48,8 +48,9 @@ class TrustTest {
                     .hasSize(8);
             coach.use("button", "I have them");
             coach.see("p", "8 recovery codes are left");
-            coach.async("fetch('/api/session', { method: 'DELETE', headers: {"
-                    + " 'X-XSRF-TOKEN': document.cookie.match(/XSRF-TOKEN=([^;]*)/)[1] } }).then(() => arguments[0]())");
+            coach.async(
+                    "fetch('/api/session', { method: 'DELETE', headers: {"
+                            + " 'X-XSRF-TOKEN': document.cookie.match(/XSRF-TOKEN=([^;]*)/)[1] } }).then(() => arguments[0]())");
             coach.go("/");
             coach.type(
                     coach.see(".mantine-Modal-content input[autocomplete=current-password]"), "saltmarsh", Keys.ENTER);

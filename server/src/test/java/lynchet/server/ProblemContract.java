@@ -65,7 +65,7 @@ final class ProblemContract {
 
     /** A sentence is for people: it names things as they are called. */
     private static void speaksOfNoId(String body) {
-        boolean echoes = code(body).equals("NOT_READABLE"); // what was sent, as it was sent
+        boolean echoes = Set.of("NOT_READABLE", "NOT_VALID").contains(code(body)); // what was sent, as it was sent
         String sentence = echoes ? field(body, "detail").replaceAll("“[^”]*”", "") : field(body, "detail");
         List<String> ids = SLUG.matcher(sentence)
                 .results()

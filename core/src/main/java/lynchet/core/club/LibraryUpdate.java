@@ -137,8 +137,8 @@ public final class LibraryUpdate {
         unknown.removeAll(things(library).keySet());
         unknown.removeAll(things(club).keySet());
         if (!unknown.isEmpty()) {
-            throw new IllegalArgumentException(
-                    "something that was chosen is no longer in the library; look at it again");
+            throw new IllegalArgumentException("the library has nothing called “"
+                    + unknown.stream().sorted().findFirst().orElseThrow() + "”; look at it again");
         }
         Club taken = club;
         for (Part<?> part : Parts.LIBRARY) {

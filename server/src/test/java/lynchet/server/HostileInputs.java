@@ -222,7 +222,7 @@ final class HostileInputs {
             case "number" -> Json.mapper().valueToTree(random.nextDouble() * 80);
             case "boolean" -> Json.mapper().valueToTree(random.nextBoolean());
             case "string" ->
-                Json.mapper().valueToTree(text(schema.path("format").asString("")));
+                Json.mapper().valueToTree(text(schema.path("format").asString(""), name));
             default -> object(schema, depth);
         };
     }
@@ -245,11 +245,13 @@ final class HostileInputs {
         return Json.mapper().valueToTree(all);
     }
 
-    private String text(String format) {
+    /** What is called something is called it in a refusal, so no name looks like an id. */
+    private String text(String format, String name) {
+        boolean isSpoken = name.matches("name|intent|words|note|what|reason|text");
         return switch (format) {
             case "date" -> "2026-1" + random.nextInt(3) + "-1" + random.nextInt(10);
             case "date-time" -> "2026-11-24T18:00:00Z";
-            default -> random.nextInt(3) == 0 ? odd() : id();
+            default -> random.nextInt(3) == 0 ? odd() : isSpoken ? id().replace('-', ' ') : id();
         };
     }
 

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { useWhole } from '../api/whole';
 import classes from '../record/WaitingNote.module.css';
 
-/** What keeps the club from being written to stands over every page of whoever can do something about it. */
+/** What keeps the club from being written to stands over every page of the head coach, who can do something about it. */
 export function DataTrouble({ isHead }: { isHead: boolean }) {
   const whole = useWhole(isHead);
   if (!whole.data?.damage && !whole.data?.isFull) return null;

@@ -19,7 +19,7 @@ import tools.jackson.databind.node.MissingNode;
 
 /**
  * The server killed in the middle of its work: records by six writers all the time, and beside them one of: taking an archive
- * in, a copy, erasing, plans, its own stop, a restore from the console. Whoever was told that something is kept finds it.
+ * in, a copy, erasing, plans, its own stop, a restore from the console. What was said to be kept is there afterwards.
  */
 final class Kills {
 

@@ -20,7 +20,7 @@ import lynchet.server.keep.Sha256;
  */
 record Tables(Map<String, Table> tables) {
 
-    /** These are written beside the work, by whoever signs in; two readings of one moment may differ in them. */
+    /** These are written beside the work, by everybody who signs in; two readings of one moment may differ in them. */
     private static final List<String> BESIDE = List.of("SIGN_IN", "KNOWN_DEVICE");
 
     /**

@@ -22,7 +22,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Reads everything that is kept once through, since the data file opens and works although something inside it is damaged
- * that nobody has asked for yet: soon after each start, beside the work, and before old copies are let go of.
+ * that nobody has asked for yet: soon after each start, beside the work, and before old copies are removed.
  */
 @Component
 @Lazy(false)
@@ -95,7 +95,7 @@ class Whole {
                     "Something in the data file is damaged, so nothing more is written to it. Stop Lynchet and put the last"
                             + " copy back: ./lynchet restore "
                             + copies.getObject().lastGood().map(Path::toString).orElse("FILE")
-                            + ". Until then no old copy is let go of.";
+                            + ". Until then no old copy is removed.";
             last = new Reading(clock.instant(), why);
             durable.takeNoMore();
             LOG.error("{}", why, damaged);

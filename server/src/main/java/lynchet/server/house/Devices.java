@@ -7,6 +7,7 @@ import java.security.SecureRandom;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Base64;
 import java.util.HexFormat;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import lynchet.server.keep.Sha256;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -42,29 +44,34 @@ class Devices {
     /** What this device is known as to an account; null: the account never came in on it. */
     @Nullable
     String known(HttpServletRequest request, String account) {
-        return token(request)
-                .map(Devices::digest)
-                .filter(digest -> jdbc.queryForObject(
-                                "select count(*) from known_device where token = ? and lower(account) = lower(?) and last_at > ?",
-                                Integer.class,
-                                digest,
-                                account,
-                                Timestamp.from(clock.instant().minus(HOLDS)))
-                        > 0)
-                .orElse(null);
+        try {
+            return token(request)
+                    .map(Devices::digest)
+                    .filter(digest -> isKnown(digest, account))
+                    .orElse(null);
+        } catch (DataAccessException damaged) {
+            return null;
+        }
+    }
+
+    private boolean isKnown(String digest, String account) {
+        return jdbc.queryForObject(
+                        "select count(*) from known_device where token = ? and lower(account) = lower(?) and last_at > ?",
+                        Integer.class,
+                        digest,
+                        account,
+                        Timestamp.from(clock.instant().minus(HOLDS)))
+                > 0;
     }
 
     /** An account came in on this device. */
     void remember(HttpServletRequest request, HttpServletResponse response, String account) {
         String token = token(request).orElseGet(this::fresh);
-        jdbc.update(
-                "delete from known_device where last_at < ?",
-                Timestamp.from(clock.instant().minus(HOLDS)));
-        jdbc.update(
-                "merge into known_device (token, account, last_at) key (token, account) values (?, ?, ?)",
-                digest(token),
-                account,
-                Timestamp.from(clock.instant()));
+        try {
+            keep(token, account);
+        } catch (DataAccessException unkept) {
+            return; // the head coach comes in to damaged data too, and sees the way back
+        }
         ResponseCookie cookie = ResponseCookie.from(COOKIE, token)
                 .httpOnly(true)
                 .sameSite("Strict")
@@ -73,6 +80,16 @@ class Devices {
                 .maxAge(HOLDS)
                 .build();
         response.addHeader(HttpHeaders.SET_COOKIE, cookie.toString());
+    }
+
+    private void keep(String token, String account) {
+        Instant now = clock.instant();
+        jdbc.update("delete from known_device where last_at < ?", Timestamp.from(now.minus(HOLDS)));
+        jdbc.update(
+                "merge into known_device (token, account, last_at) key (token, account) values (?, ?, ?)",
+                digest(token),
+                account,
+                Timestamp.from(now));
     }
 
     /** An account has a new password: its devices are strangers again. */

@@ -13,7 +13,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 @Configuration
 class Health {
 
-    /** Strangers may ask as well; whoever asks within it is told what was just seen. */
+    /** Strangers may ask as well; all who ask within it are told what was just seen. */
     private static final Duration HOLDS = Duration.ofSeconds(1);
 
     @Bean

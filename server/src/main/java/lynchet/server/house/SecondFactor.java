@@ -18,7 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /**
  * A second thing that an account may ask for beside the password: six figures that an app on the owner's phone shows, or one
- * of eight recovery codes, each of which works once. Whoever chooses a new password by a link of the head coach has none any more.
+ * of eight recovery codes, each of which works once. A new password chosen by a link of the head coach ends it.
  */
 @Service
 class SecondFactor {

@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Whether one's own account asks for a code beside the password. Whoever sits down at an open screen does not know the password. */
+/** Whether one's own account asks for a code beside the password. Somebody who sits down at an open screen does not know the password. */
 @RestController
 @RequestMapping("/api/session/second")
 class SecondFactorController {

@@ -166,7 +166,7 @@ class SignInBrake {
         tries.put(key, new Tries((so == null ? 0 : so.wrong()) + some, nanos.getAsLong()));
     }
 
-    /** What was right, or was not looked at, was no wrong try; and whoever is in has no wrong ones behind them. */
+    /** What was right, or was not looked at, was no wrong try; and nobody who is in has wrong ones behind them. */
     private synchronized void forgive(Tried tried, boolean isFreshName, boolean isRight) {
         Tries own = tries.getIfPresent(tried.own());
         less(tried.own(), isRight && own != null ? own.wrong() : 1);

@@ -104,7 +104,7 @@ public class Jobs {
     }
 
     /**
-     * Puts work into the queue of its kind; it runs as whoever asks for it. What they had waiting there gives its place up.
+     * Puts work into the queue of its kind; it runs in the name of the account that asks. What they had waiting there gives its place up.
      *
      * @param unbegun done instead of work that is cancelled before it begins
      * @throws Refusal 429 while a handful of others wait

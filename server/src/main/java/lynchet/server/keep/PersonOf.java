@@ -11,7 +11,7 @@ public interface PersonOf {
     /** Somebody is no person any more: whatever account named them names nobody. */
     void forget(String person);
 
-    /** Whether something is about whoever is signed in: they do not read what others wrote of them. */
+    /** Whether something is about the person who is signed in: they do not read what others wrote of them. */
     default boolean isMyself(String student) {
         return account(Journal.who()).filter(student::equals).isPresent();
     }

@@ -113,7 +113,7 @@ class Problems extends ResponseEntityExceptionHandler {
         return problem(HttpStatus.INTERNAL_SERVER_ERROR, "BROKEN", null, BROKEN);
     }
 
-    /** An answer that has begun is broken off: whoever saves it is told that it failed, not given its half. */
+    /** An answer that has begun is broken off: a browser that saves it says that it failed, not given its half. */
     @ExceptionHandler
     ProblemDetail broken(RuntimeException e, HttpServletRequest request, HttpServletResponse response) {
         if (response.isCommitted()) {

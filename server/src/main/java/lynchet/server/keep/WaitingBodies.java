@@ -19,7 +19,7 @@ final class WaitingBodies {
     private static final int OF_STRANGERS = 24;
     private static final long SECONDS = 10;
 
-    /** Whoever sends slowly but steadily gets a second more for so much. */
+    /** Somebody who sends slowly but steadily gets a second more for so much. */
     private static final long BYTES_A_SECOND = 20_000;
 
     private final AtomicInteger strangers = new AtomicInteger();

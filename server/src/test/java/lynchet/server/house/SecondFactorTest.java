@@ -115,7 +115,7 @@ class SecondFactorTest {
                 .post("/api/session/link", Map.of("link", link, "password", "hedge and gate 7"))
                 .expect(200);
         assertThat(head.get("/api/accounts").text())
-                .as("whoever lost the phone comes in by a link")
+                .as("a lost phone is mended by a link")
                 .doesNotContain("\"hasSecond\":true");
     }
 

@@ -61,9 +61,7 @@ class SignInBrakeTest {
         later(30);
         assertThat(brake.once(ana, () -> "in")).isEqualTo("in");
         wrong(ana);
-        assertThat(mustWait(ana))
-                .as("whoever is in has no wrong tries behind them")
-                .isZero();
+        assertThat(mustWait(ana)).as("coming in wipes out the wrong tries").isZero();
     }
 
     /** What holds the guesser holds neither the owner on a known device, nor elsewhere, nor anybody beside the guesser. */

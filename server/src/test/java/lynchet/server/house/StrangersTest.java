@@ -33,7 +33,7 @@ class StrangersTest {
         return new String(in.readAllBytes(), StandardCharsets.UTF_8);
     }
 
-    /** Each would hold a thread; a few may, the others are told, and whoever is signed in reads meanwhile. */
+    /** Each would hold a thread; a few may, the others are told, and those who are signed in read meanwhile. */
     @Test
     void aFewOfAnAddressMayWaitAndTheOthersAreSentAway() throws IOException {
         HttpUser head = RunningClub.as("head");

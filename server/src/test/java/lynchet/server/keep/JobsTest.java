@@ -31,7 +31,7 @@ class JobsTest {
     /** Jobs run one after the other, so whatever came before this one has ended. */
     private void untilDone() throws InterruptedException {
         var me = SecurityContextHolder.getContext().getAuthentication();
-        as("whoever comes last");
+        as("the last one");
         CountDownLatch last = new CountDownLatch(1);
         jobs.start(Jobs.Kind.IMPORT, "last", progress -> {
             last.countDown();

@@ -5,9 +5,9 @@ import java.util.function.Supplier;
 import lynchet.core.club.Club;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
+import lynchet.server.keep.Background;
 import lynchet.server.keep.Reopened;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -24,15 +24,16 @@ public class Taught {
     private final Stores stores;
     private final ClubSettings settings;
     private final TransactionTemplate transaction;
+    private final Background background;
     private final ReentrantLock writing = new ReentrantLock();
     private volatile Snapshot current;
-    private volatile Thread ahead;
     private long revision;
 
-    Taught(Stores stores, ClubSettings settings, TransactionTemplate transaction) {
+    Taught(Stores stores, ClubSettings settings, TransactionTemplate transaction, Background background) {
         this.stores = stores;
         this.settings = settings;
         this.transaction = transaction;
+        this.background = background;
     }
 
     /** The present revision; inside a transaction that changed it, what stands for everybody else. */
@@ -51,18 +52,7 @@ public class Taught {
     /** Reads it while whoever came first still signs in; should that fail, whoever asks next is told why. */
     @EventListener(ApplicationReadyEvent.class)
     void readAhead() {
-        ahead = new Thread(this::now, "taught");
-        ahead.setDaemon(true);
-        ahead.setUncaughtExceptionHandler((thread, failed) -> {});
-        ahead.start();
-    }
-
-    /** Whoever stops the server right after its start would close the data under the reading, which takes a second or two. */
-    @EventListener(ContextClosedEvent.class)
-    void letItEnd() throws InterruptedException {
-        if (ahead != null) {
-            ahead.join(10_000);
-        }
+        background.thread("taught").submit(this::now);
     }
 
     @EventListener(Reopened.class)

@@ -1,13 +1,11 @@
 package lynchet.server.copies;
 
-import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import lynchet.server.keep.Background;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -25,17 +23,14 @@ class Nightly {
 
     private final Copies copies;
     private final Clock clock;
-    private final ScheduledExecutorService night = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "copies");
-        thread.setDaemon(true);
-        return thread;
-    });
 
-    Nightly(@Lazy Copies copies, Clock clock, @Value("${lynchet.copies}") boolean isOn) {
+    Nightly(@Lazy Copies copies, Clock clock, Background background, @Value("${lynchet.copies}") boolean isOn) {
         this.copies = copies;
         this.clock = clock;
         if (isOn) {
-            night.scheduleWithFixedDelay(this::look, LOOK_EVERY_MINUTES, LOOK_EVERY_MINUTES, TimeUnit.MINUTES);
+            background
+                    .thread("copies")
+                    .scheduleWithFixedDelay(this::look, LOOK_EVERY_MINUTES, LOOK_EVERY_MINUTES, TimeUnit.MINUTES);
         }
     }
 
@@ -59,10 +54,5 @@ class Nightly {
         }
         Duration old = Duration.between(newest, now);
         return old.compareTo(Duration.ofHours(24)) > 0 || hour == HOUR && old.compareTo(Duration.ofHours(12)) > 0;
-    }
-
-    @PreDestroy
-    void close() {
-        night.shutdownNow();
     }
 }

@@ -1,13 +1,12 @@
 package lynchet.server.copies;
 
-import jakarta.annotation.PreDestroy;
 import java.io.OutputStream;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.concurrent.ScheduledThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import lynchet.server.club.Exports;
+import lynchet.server.keep.Background;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Room;
 import org.jspecify.annotations.Nullable;
@@ -39,11 +38,7 @@ class Whole {
     private final Room room;
     private final Clock clock;
     private final boolean isOn;
-    private final ScheduledThreadPoolExecutor later = new ScheduledThreadPoolExecutor(1, work -> {
-        Thread thread = new Thread(work, "reading-through");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final Background background;
     private volatile Reading last;
 
     Whole(
@@ -52,14 +47,15 @@ class Whole {
             Durable durable,
             Room room,
             Clock clock,
+            Background background,
             @Value("${lynchet.copies}") boolean isOn) {
         this.exports = exports;
         this.copies = copies;
         this.durable = durable;
         this.room = room;
         this.clock = clock;
+        this.background = background;
         this.isOn = isOn;
-        later.setExecuteExistingDelayedTasksAfterShutdownPolicy(false);
     }
 
     /**
@@ -76,7 +72,7 @@ class Whole {
     @EventListener(ApplicationReadyEvent.class)
     void begin() {
         if (isOn) {
-            later.schedule(this::read, SECONDS_AFTER_THE_START, TimeUnit.SECONDS);
+            background.thread("reading-through").schedule(this::read, SECONDS_AFTER_THE_START, TimeUnit.SECONDS);
         }
     }
 
@@ -106,12 +102,5 @@ class Whole {
     WholeView view() {
         Reading known = last;
         return new WholeView(known == null ? null : known.at(), known == null ? null : known.damage(), room.isShort());
-    }
-
-    /** Lets a reading end; one that is interrupted would close the data file under everybody. */
-    @PreDestroy
-    void close() throws InterruptedException {
-        later.shutdown();
-        later.awaitTermination(10, TimeUnit.SECONDS);
     }
 }

@@ -1,14 +1,12 @@
 package lynchet.server.house;
 
-import jakarta.annotation.PreDestroy;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.concurrent.ArrayBlockingQueue;
-import java.util.concurrent.ThreadPoolExecutor;
-import java.util.concurrent.TimeUnit;
+import java.util.concurrent.ScheduledThreadPoolExecutor;
+import lynchet.server.keep.Background;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -28,27 +26,19 @@ class SignIns {
     private static final int MOST = 20_000;
     private static final int SHOWN = 200;
     private static final int BROWSER = 200;
+    private static final int WAITING = 200;
 
     private final JdbcTemplate jdbc;
     private final Clock clock;
 
     /** Beside the sign-in, which waits for nothing here; whatever comes faster than it is written is not. */
-    private final ThreadPoolExecutor pen = new ThreadPoolExecutor(
-            1,
-            1,
-            0,
-            TimeUnit.SECONDS,
-            new ArrayBlockingQueue<>(200),
-            work -> {
-                Thread thread = new Thread(work, "sign-ins");
-                thread.setDaemon(true);
-                return thread;
-            },
-            new ThreadPoolExecutor.DiscardPolicy());
+    private final ScheduledThreadPoolExecutor pen;
 
-    SignIns(JdbcTemplate jdbc, Clock clock) {
+    SignIns(JdbcTemplate jdbc, Clock clock, Background background) {
         this.jdbc = jdbc;
         this.clock = clock;
+        pen = background.thread("sign-ins");
+        pen.setExecuteExistingDelayedTasksAfterShutdownPolicy(true);
     }
 
     /**
@@ -88,6 +78,9 @@ class SignIns {
         Instant now = clock.instant();
         String plain = browser == null ? "" : browser.replaceAll("[^\\x20-\\x7e]", "?");
         String device = plain.substring(0, Math.min(BROWSER, plain.length()));
+        if (pen.getQueue().size() >= WAITING) {
+            return;
+        }
         pen.execute(() -> {
             try {
                 write(account, address, device, gotIn, now);
@@ -123,12 +116,5 @@ class SignIns {
                 gotIn,
                 Timestamp.from(now),
                 Timestamp.from(now));
-    }
-
-    /** Lets what is being written end: it would find no database. */
-    @PreDestroy
-    void close() throws InterruptedException {
-        pen.shutdown();
-        pen.awaitTermination(5, TimeUnit.SECONDS);
     }
 }

@@ -14,8 +14,6 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Set;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.h2.api.ErrorCode;
 import org.h2.mvstore.DataUtils;
@@ -25,7 +23,6 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.jdbc.core.StatementCallback;
 import org.springframework.stereotype.Component;
 
 /**
@@ -58,26 +55,26 @@ class H2Disk implements Disk {
     private final JdbcTemplate jdbc;
     private final HikariDataSource pool;
     private final ApplicationEventPublisher events;
+    private final Background background;
     private final String url;
     private volatile boolean isOpen = true;
-    private final ScheduledExecutorService heartbeat = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "sync");
-        thread.setDaemon(true);
-        return thread;
-    });
 
     H2Disk(
             JdbcTemplate jdbc,
             HikariDataSource pool,
             ApplicationEventPublisher events,
+            Background background,
             @Value("${spring.datasource.url}") String url) {
         this.jdbc = jdbc;
         this.pool = pool;
         this.events = events;
+        this.background = background;
         this.url = url;
         if (isFile()) {
             jdbc.execute("SET RETENTION_TIME " + 1000 * SYNC_EVERY_SECONDS * SYNCS_BEFORE_A_PLACE_IS_TAKEN);
-            heartbeat.scheduleWithFixedDelay(this::beat, SYNC_EVERY_SECONDS, SYNC_EVERY_SECONDS, TimeUnit.SECONDS);
+            background
+                    .thread("sync")
+                    .scheduleWithFixedDelay(this::beat, SYNC_EVERY_SECONDS, SYNC_EVERY_SECONDS, TimeUnit.SECONDS);
         }
     }
 
@@ -85,20 +82,25 @@ class H2Disk implements Disk {
         return url.startsWith(FILE);
     }
 
-    /** Gives back the room that changes and removals have left empty. */
+    /**
+     * Gives back the room that changes and removals have left empty. The pool closes first, so that a request that comes late
+     * is refused, and told that nothing is kept: it would open the file again that is being closed.
+     */
     @PreDestroy
-    void close() {
-        heartbeat.shutdownNow();
+    void close() throws SQLException {
+        background.letEnd();
         if (isFile()) {
             Path asked = besides(".erased");
             boolean isAnew = Files.exists(asked);
-            jdbc.execute((StatementCallback<Boolean>) statement -> {
+            try (Connection last = DriverManager.getConnection(url, pool.getUsername(), pool.getPassword());
+                    Statement statement = last.createStatement()) {
+                pool.close();
                 if (isAnew) {
-                    statement.execute("SET EXCLUSIVE 2"); // whoever still writes is refused, and told nothing is kept
+                    statement.execute("SET EXCLUSIVE 2");
                     statement.execute("SCRIPT TO " + quoted(besides(".anew.sql")));
                 }
-                return statement.execute("SHUTDOWN COMPACT");
-            });
+                statement.execute("SHUTDOWN COMPACT");
+            }
             if (isAnew) {
                 writeAnew(asked);
             }

@@ -2,7 +2,6 @@ package lynchet.server.keep;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
@@ -11,7 +10,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -50,9 +48,11 @@ public class Jobs {
             .maximumSize(100)
             .build();
     private final Problems problems;
+    private final Background background;
 
-    Jobs(Problems problems) {
+    Jobs(Problems problems, Background background) {
         this.problems = problems;
+        this.background = background;
     }
 
     /** How a job stands. */
@@ -127,17 +127,13 @@ public class Jobs {
         String id = UUID.randomUUID().toString();
         job.view = new JobView(id, what, owner, State.WAITING, "waiting", 0, 0, null, null, null);
         live.put(id, job);
-        job.place = workers.computeIfAbsent(kind, Jobs::worker)
+        job.place = workers.computeIfAbsent(kind, this::worker)
                 .submit(new DelegatingSecurityContextRunnable(() -> begin(job, work)));
         return job.view;
     }
 
-    private static ExecutorService worker(Kind kind) {
-        return Executors.newSingleThreadExecutor(work -> {
-            Thread thread = new Thread(work, "jobs-" + kind.name().toLowerCase(Locale.ROOT));
-            thread.setDaemon(true);
-            return thread;
-        });
+    private ExecutorService worker(Kind kind) {
+        return background.thread("jobs-" + kind.name().toLowerCase(Locale.ROOT));
     }
 
     /** A job of whoever asks; somebody else's is as if it were not there. */
@@ -190,7 +186,7 @@ public class Jobs {
 
             @Override
             public void at(String stage, int done, int total) {
-                if (job.isUnwanted) {
+                if (job.isUnwanted || background.isEnding()) {
                     throw new Cancelled();
                 }
                 job.view = new JobView(
@@ -246,10 +242,5 @@ public class Jobs {
                 null,
                 result,
                 problem);
-    }
-
-    @PreDestroy
-    void stop() {
-        workers.values().forEach(ExecutorService::shutdownNow);
     }
 }

@@ -12,7 +12,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 /** What is taught is what was committed: nobody sees it before, and what was rolled back nobody ever does. */
 class TaughtTest {
 
-    private final Taught taught = new Taught(null, null, null);
+    private final Taught taught = new Taught(null, null, null, null);
     private final Snapshot before = taught.next(Club.named("Before"));
 
     @BeforeEach

@@ -20,12 +20,14 @@ import org.springframework.security.core.context.SecurityContextHolder;
 
 class JobsTest {
 
-    private final Jobs jobs = new Jobs(new Problems(new H2Disk(null, null, null, "jdbc:h2:mem:none")));
+    private final Background background = new Background();
+    private final Jobs jobs =
+            new Jobs(new Problems(new H2Disk(null, null, null, null, "jdbc:h2:mem:none")), background);
 
     @AfterEach
     void stop() {
         SecurityContextHolder.clearContext();
-        jobs.stop();
+        background.letEnd();
     }
 
     /** Jobs run one after the other, so whatever came before this one has ended. */
@@ -146,6 +148,25 @@ class JobsTest {
 
     private static void as(String account) {
         SecurityContextHolder.getContext().setAuthentication(new TestingAuthenticationToken(account, null));
+    }
+
+    /** What waits when Lynchet stops is not begun; what runs stops at its next step, and is not interrupted in a write. */
+    @Test
+    void whatRunsWhenLynchetStopsEndsAtItsNextStep() throws InterruptedException {
+        CountDownLatch begun = new CountDownLatch(1);
+        AtomicBoolean isInterrupted = new AtomicBoolean();
+        as("coach");
+        JobView plan = jobs.start(Jobs.Kind.PLAN, "plan", progress -> {
+            begun.countDown();
+            while (true) {
+                isInterrupted.compareAndSet(false, Thread.currentThread().isInterrupted());
+                progress.at("planning", 1, 2);
+            }
+        });
+        begun.await();
+        background.letEnd();
+        assertThat(now(plan).state()).isEqualTo(State.CANCELLED);
+        assertThat(isInterrupted).isFalse();
     }
 
     /** One waits for each account, the newest; it leaves at once when it is cancelled; none that waits or runs is forgotten. */

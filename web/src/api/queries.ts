@@ -183,7 +183,7 @@ export const useFitting = (from: string, technique: string | null) =>
 export const useHistory = (kind: string, id: string) =>
   useQuery<Edited[]>({
     queryKey: ['map', 'history', kind, id],
-    queryFn: () => read(`/map/history?kind=${kind}&id=${id}`),
+    queryFn: () => read(`/edits/history?kind=${kind}&id=${id}`),
   });
 
 /** The club's numbers with what may be chosen, and their tag. */
@@ -207,7 +207,7 @@ export const useLastEdits = () =>
 export const useChanges = (since: string | null) =>
   useQuery<Edited[]>({
     queryKey: ['map', 'changes', since],
-    queryFn: () => read(`/map/changes?since=${since}`),
+    queryFn: () => read(`/edits/changes?since=${since}`),
     enabled: since !== null,
   });
 

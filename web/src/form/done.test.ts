@@ -2,11 +2,11 @@ import { expect, it } from 'vitest';
 import type { Done } from '../api/types';
 import { doneInWords, lastDone, thingInWords } from './done';
 
-const thing = (kind: string, name: string | null, what: Done['things'][number]['what'] = 'CHANGED') => ({
-  kind,
+const thing = (spoken: string, what: Done['things'][number]['what'] = 'CHANGED') => ({
+  kind: 'x',
   id: 'x-y',
   what,
-  name,
+  spoken,
   day: null,
 });
 const done = (edit: string, at: string, ...things: Done['things']): Done => ({
@@ -19,11 +19,11 @@ const done = (edit: string, at: string, ...things: Done['things']): Done => ({
 });
 
 it('says what an edit did without an id', () => {
-  expect(thingInWords(thing('syllabus', 'Blue'))).toBe('Changed what Blue asks for');
-  expect(thingInWords(thing('technique', 'Far ankle sweep', 'ADDED'))).toBe('Added Far ankle sweep');
-  expect(thingInWords({ ...thing('class', 'Juniors'), day: '2026-11-24' })).toContain(', Tue 24 Nov');
-  expect(thingInWords(thing('practice', null, 'REMOVED'))).toBe('Took out what a class drilled');
-  expect(doneInWords({ ...done('e', '', thing('mark', 'Ana'), thing('mark', 'Bo')), more: 40 })).toBe(
+  expect(thingInWords(thing('what Blue asks for'))).toBe('Changed what Blue asks for');
+  expect(thingInWords(thing('Far ankle sweep', 'ADDED'))).toBe('Added Far ankle sweep');
+  expect(thingInWords({ ...thing('the class Juniors'), day: '2026-11-24' })).toContain(', Tue 24 Nov');
+  expect(thingInWords(thing('what a class drilled', 'REMOVED'))).toBe('Took out what a class drilled');
+  expect(doneInWords({ ...done('e', '', thing('a mark of Ana'), thing('a mark of Bo')), more: 40 })).toBe(
     'Changed a mark of Ana, and 41 more',
   );
 });
@@ -35,8 +35,8 @@ it('lists each thing once, the newest first, as the page said it', () => {
     { id: 3, text: 'From a page that was closed', at: '2026-11-24T19:04:00Z', edit: 'not-known-yet' },
   ];
   const kept = [
-    done('b', '2026-11-24T19:03:01Z', thing('syllabus', 'Blue')),
-    done('a', '2026-11-24T19:01:00Z', thing('chain', 'Two steps', 'ADDED')),
+    done('b', '2026-11-24T19:03:01Z', thing('what Blue asks for')),
+    done('a', '2026-11-24T19:01:00Z', thing('the chain Two steps', 'ADDED')),
   ];
   expect(lastDone(here, kept).map((line) => line.text)).toEqual([
     'From a page that was closed',

@@ -10,50 +10,9 @@ const WHAT: Record<Thing['what'], string> = {
   REMOVED: 'Took out',
 };
 
-/** What the journal calls things, as a coach says it; `name` is their own name or whose they are. */
-const KINDS: Record<string, (name: string) => string> = {
-  pair: (name) => `the position ${name}`,
-  technique: (name) => name,
-  link: (name) => `the way ${name}`,
-  reaction: (name) => `the reaction “${name}”`,
-  ruleset: (name) => `the rules ${name}`,
-  chain: (name) => `the chain ${name}`,
-  ladder: (name) => `the ladder ${name}`,
-  syllabus: (name) => `what ${name} asks for`,
-  word: (name) => `the word ${name}`,
-  drill: (name) => `the drill ${name}`,
-  class: (name) => `the class ${name}`,
-  practice: (name) => (name ? `what ${name} drilled` : 'what a class drilled'),
-  mark: (name) => `a mark of ${name}`,
-  round: () => 'a round',
-  track: (name) => `the track ${name}`,
-  term: (name) => `the term ${name}`,
-  closure: (name) => `the closed days ${name}`,
-  gap: (name) => `the gap at ${name}`,
-  pattern: (name) => `the class pattern ${name}`,
-  plan: (name) => `the plan of ${name}`,
-  cycle: (name) => `the theme weeks of ${name}`,
-  ask: (name) => `what was asked: ${name}`,
-  credit: (name) => `work alone of ${name}`,
-  brought: (name) => `what ${name} brought`,
-  tally: () => 'a fault of the room',
-  student: (name) => name,
-  syllabusMove: (name) => `which syllabus ${name} stands on`,
-  promotion: (name) => `a promotion of ${name}`,
-  nomination: (name) => `a nomination of ${name}`,
-  merit: (name) => `a merit of ${name}`,
-  attendance: (name) => `that ${name} was here`,
-  account: (name) => `the account ${name}`,
-  club: () => 'the whole club, from a file',
-  csv: () => 'a sheet, from a file',
-  numbers: () => 'the club’s numbers',
-};
-
 /** One thing an edit touched: "Changed what Blue asks for". */
-export function thingInWords({ kind, what, name, day }: Thing): string {
-  const said = (KINDS[kind] ?? ((own: string) => own || 'something'))(name ?? '').trim();
-  return `${WHAT[what]} ${said}${day ? `, ${date(day)}` : ''}`;
-}
+export const thingInWords = ({ what, spoken, day }: Thing): string =>
+  `${WHAT[what]} ${spoken}${day ? `, ${date(day)}` : ''}`;
 
 /** What an edit did, in one line: its first thing, and how many more. */
 export function doneInWords(done: Done): string {

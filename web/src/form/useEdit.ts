@@ -81,7 +81,7 @@ export function useUndo() {
   return async (edit: string, standing: string[] = []) => {
     const query = standing.length > 0 ? `?with=${standing.join(',')}` : '';
     try {
-      await send('POST', `/map/undo/${edit}${query}`, {});
+      await send('POST', `/edits/${edit}/undo${query}`, {});
       await changed(EVERYTHING);
       say.done('Taken back.');
       return true;

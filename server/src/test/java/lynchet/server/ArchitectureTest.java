@@ -1,6 +1,7 @@
 package lynchet.server;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
@@ -10,9 +11,11 @@ import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import jakarta.persistence.Entity;
+import lynchet.server.keep.OpenTo;
 import org.junit.jupiter.api.Test;
 import org.springframework.data.repository.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 class ArchitectureTest {
@@ -48,6 +51,20 @@ class ArchitectureTest {
                 .orShould()
                 .dependOnClassesThat()
                 .areAssignableTo(Repository.class)
+                .check(SERVER);
+    }
+
+    /** Who may call a path is read off its handler; one that says nothing would be open to nobody, and found by whoever needs it. */
+    @Test
+    void everyHandlerSaysToWhomItIsOpen() {
+        methods()
+                .that()
+                .areMetaAnnotatedWith(RequestMapping.class)
+                .should()
+                .beAnnotatedWith(OpenTo.class)
+                .orShould()
+                .beDeclaredInClassesThat()
+                .areAnnotatedWith(OpenTo.class)
                 .check(SERVER);
     }
 

@@ -72,7 +72,7 @@ class EditsTest {
     }
 
     private String lastEdit(String kind, String id) {
-        return head.get("/api/map/history?kind=" + kind + "&id=" + id)
+        return head.get("/api/edits/history?kind=" + kind + "&id=" + id)
                 .expect(200)
                 .json()
                 .get(0)
@@ -92,20 +92,31 @@ class EditsTest {
                         .code())
                 .isEqualTo("STALE");
         JsonNode told =
-                head.get("/api/map/history?kind=technique&id=sprawl").json().get(0);
+                head.get("/api/edits/history?kind=technique&id=sprawl").json().get(0);
         assertThat(told.path("who").asString()).isEqualTo("head");
         assertThat(told.path("fields").toString()).isEqualTo("[\"aliases\",\"name\"]");
-        assertThat(head.get("/api/map/changes?since=" + RunningClub.TODAY).text())
+        assertThat(head.get("/api/edits/changes?since=" + RunningClub.TODAY).text())
                 .contains("Hips back");
 
-        head.post("/api/map/undo/" + told.path("edit").asString(), Map.of()).expect(200);
+        head.undo(told.path("edit").asString()).expect(200);
         assertThat(map()).isEqualTo(before);
-        assertThat(head.post("/api/map/undo/" + told.path("edit").asString(), Map.of())
-                        .expect(409)
-                        .code())
-                .isEqualTo("CHANGED_SINCE");
-        assertThat(head.get("/api/map/changes?since=" + RunningClub.TODAY).text())
+        assertThat(head.undo(told.path("edit").asString()).expect(409).code()).isEqualTo("CHANGED_SINCE");
+        assertThat(head.get("/api/edits/changes?since=" + RunningClub.TODAY).text())
                 .doesNotContain("Hips back");
+    }
+
+    /** A page that was left open over the update, or a script, asks where they answered before. */
+    @Test
+    void historyAndUndoAreFoundWhereTheyWereBefore() {
+        HttpUser.Answer history =
+                head.get("/api/map/history?kind=technique&id=sprawl").expect(308);
+        assertThat(history.headers()).contains("location=[/api/edits/history?kind=technique&id=sprawl]");
+        assertThat(head.get("/api/map/changes?since=2026-01-01").expect(308).headers())
+                .contains("location=[/api/edits/changes?since=2026-01-01]");
+        assertThat(head.post("/api/map/undo/some-edit?with=another", Map.of())
+                        .expect(308)
+                        .headers())
+                .contains("location=[/api/edits/some-edit/undo?with=another]");
     }
 
     @Test
@@ -130,12 +141,11 @@ class EditsTest {
                 .expect(200);
         String technique = lastEdit("technique", "new-way");
         String link = lastEdit("link", "new-link");
-        assertThat(head.post("/api/map/undo/" + technique, Map.of()).expect(422).code())
-                .isEqualTo("LINK_TECHNIQUE");
-        head.post("/api/map/undo/" + link, Map.of()).expect(200);
-        head.post("/api/map/undo/" + technique, Map.of()).expect(200);
+        assertThat(head.undo(technique).expect(422).code()).isEqualTo("LINK_TECHNIQUE");
+        head.undo(link).expect(200);
+        head.undo(technique).expect(200);
         assertThat(map()).isEqualTo(before);
-        head.post("/api/map/undo/nothing", Map.of()).expect(404);
+        head.undo("nothing").expect(404);
     }
 
     @Test
@@ -167,7 +177,7 @@ class EditsTest {
                         .path("name")
                         .asString())
                 .isNotEmpty();
-        head.post("/api/map/undo/" + done.path("edit").asString(), Map.of()).expect(200);
+        head.undo(done.path("edit").asString()).expect(200);
         assertThat(head.get("/api/archive").text()).isEqualTo(archive);
     }
 

@@ -75,6 +75,12 @@ public final class HttpUser {
         return send("POST", path, body, null);
     }
 
+    /** Takes an edit back, together with later ones that stand on it. */
+    public Answer undo(String edit, String... with) {
+        String together = with.length == 0 ? "" : "?with=" + String.join(",", with);
+        return post("/api/edits/" + edit + "/undo" + together, Map.of());
+    }
+
     public Answer put(String path, Object body, String tag) {
         return send("PUT", path, body, tag);
     }

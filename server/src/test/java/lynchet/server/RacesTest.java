@@ -103,7 +103,7 @@ class RacesTest {
         HttpUser.Answer gone = head.send("DELETE", "/api/plans/" + id, null, kept.tag());
         assertThat(gone.status()).isEqualTo(204);
         head.post("/api/plans", plan("race-plan-other")).expect(200);
-        assertThat(head.post("/api/map/undo/" + gone.edit(), Map.of()).status()).isBetween(400, 499);
+        assertThat(head.undo(gone.edit()).status()).isBetween(400, 499);
         assertThat(head.get("/api/plans").text()).contains("race-plan-other").doesNotContain(id + "\"");
     }
 

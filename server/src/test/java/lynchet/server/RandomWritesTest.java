@@ -212,7 +212,7 @@ class RandomWritesTest {
             answer = head.post("/api/map/techniques/" + gone + "/merge", Map.of("into", oneLike(gone)));
         } else {
             kind = "undo";
-            answer = head.post("/api/map/undo/" + edits.remove(random.nextInt(edits.size())), "");
+            answer = head.undo(edits.remove(random.nextInt(edits.size())));
         }
         assertThat(answer.status()).as(kind + ": " + answer.text()).isLessThan(500);
         if (answer.status() >= 300) {

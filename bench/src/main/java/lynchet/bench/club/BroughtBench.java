@@ -33,7 +33,7 @@ final class BroughtBench {
         head.post("/api/people/brought", Map.of("students", people, "answer", "ALL"));
         told.that("300 people have what is below their belt, ms", "2000", (System.nanoTime() - from) / 1e6);
         from = System.nanoTime();
-        head.post("/api/map/undo/" + head.edit(), Map.of());
+        head.post("/api/edits/" + head.edit() + "/undo", Map.of());
         told.that("taken back as one, ms", "", (System.nanoTime() - from) / 1e6);
     }
 

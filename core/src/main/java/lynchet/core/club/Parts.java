@@ -72,27 +72,43 @@ import lynchet.core.words.Word;
  */
 public final class Parts {
 
-    public static final Part<PositionPair> PAIRS = Part.taught(
-                    "pairs", "pair", PositionPair.class, PositionPair::id, (pair, to) -> pair.positions()
-                            .forEach(position -> to.offer(POSITION, position.id())))
-            .called(pair -> pair.first().name());
+    public static final Part<PositionPair> PAIRS = Part.taught("pairs", "pair", PositionPair.class, PositionPair::id)
+            .offering((pair, to) -> pair.positions().forEach(position -> to.offer(POSITION, position.id())))
+            .called(pair -> pair.first().name())
+            .spokenOf("the position %s", "a position")
+            .withHistory()
+            .retired();
 
     public static final Part<Technique> TECHNIQUES = Part.taught(
-                    "techniques", "technique", Technique.class, Technique::id, Parts::card)
-            .called(Technique::name);
+                    "techniques", "technique", Technique.class, Technique::id)
+            .offering(Parts::card)
+            .called(Technique::name)
+            .spokenOf("%s", "a technique")
+            .withHistory()
+            .retired();
 
-    public static final Part<Ruleset> RULESETS = Part.taught(
-                    "rulesets", "ruleset", Ruleset.class, Ruleset::id, (rules, to) -> to.offer(RULESET, rules.id()))
-            .called(Ruleset::name);
+    public static final Part<Ruleset> RULESETS = Part.taught("rulesets", "ruleset", Ruleset.class, Ruleset::id)
+            .offering((rules, to) -> to.offer(RULESET, rules.id()))
+            .called(Ruleset::name)
+            .spokenOf("the rules %s", "some rules")
+            .withHistory();
 
-    public static final Part<Reaction> REACTIONS = Part.taught(
-                    "reactions", "reaction", Reaction.class, Reaction::id, (r, to) -> to.offer(REACTION, r.id()))
-            .called(Reaction::text);
+    public static final Part<Reaction> REACTIONS = Part.taught("reactions", "reaction", Reaction.class, Reaction::id)
+            .offering((r, to) -> to.offer(REACTION, r.id()))
+            .called(Reaction::text)
+            .spokenOf("the reaction “%s”", "a reaction")
+            .withHistory()
+            .retired();
 
-    public static final Part<Link> LINKS =
-            Part.taught("links", "link", Link.class, Link::id, (link, to) -> to.offer(LINK, link.id()));
+    public static final Part<Link> LINKS = Part.taught("links", "link", Link.class, Link::id)
+            .offering((link, to) -> to.offer(LINK, link.id()))
+            .knownBy((link, names) -> names.of(TECHNIQUE, link.technique()) + from(names.of(POSITION, link.from())))
+            .spokenOf("the way %s", "a way")
+            .withHistory()
+            .retired();
 
-    public static final Part<Chain> CHAINS = Part.taught("chains", "chain", Chain.class, Chain::id, (chain, to) -> {
+    public static final Part<Chain> CHAINS = Part.taught("chains", "chain", Chain.class, Chain::id)
+            .offering((chain, to) -> {
                 to.offer(CHAIN, chain.id());
                 to.offer(SUBJECT, chain.id());
             })
@@ -102,44 +118,52 @@ public final class Parts {
                     step(chain.first(), "first", to);
                 }
             })
-            .called(Chain::name);
+            .called(Chain::name)
+            .ofCoaches()
+            .withHistory();
 
-    public static final Part<Track> TRACKS = Part.taught("tracks", "track", Track.class, Track::id, (track, to) -> {
+    public static final Part<Track> TRACKS = Part.taught("tracks", "track", Track.class, Track::id)
+            .offering((track, to) -> {
                 to.offer(TRACK, track.id());
                 track.slots().forEach(slot -> to.offer(SLOT, slot.id()));
             })
             .called(Track::name);
 
-    public static final Part<Ladder> LADDERS = Part.taught("ladders", "ladder", Ladder.class, Ladder::id, Parts::ranks)
+    public static final Part<Ladder> LADDERS = Part.taught("ladders", "ladder", Ladder.class, Ladder::id)
+            .offering(Parts::ranks)
             .pointingAt(Parts::ladder)
-            .called(Ladder::name);
+            .called(Ladder::name)
+            .withHistory();
 
-    public static final Part<Word> WORDS = Part.taught("words", "word", Word.class, Word::id, (word, to) -> {})
+    public static final Part<Word> WORDS = Part.taught("words", "word", Word.class, Word::id)
             .pointingAt((word, to) ->
                     each(word.techniques(), "techniques", (id, at) -> to.refer("WORD_TECHNIQUE", at, TECHNIQUE, id)))
             .called(Word::term);
 
-    public static final Part<DrillShape> DRILLS = Part.taught(
-                    "drills", "drill", DrillShape.class, DrillShape::id, (drill, to) -> {})
+    public static final Part<DrillShape> DRILLS = Part.taught("drills", "drill", DrillShape.class, DrillShape::id)
             .pointingAt((drill, to) -> {
                 to.refer("DRILL_START", "start", POSITION, drill.start());
                 to.refer("DRILL_TECHNIQUE", "technique", TECHNIQUE, drill.technique());
             })
             .called(DrillShape::name);
 
-    public static final Part<Term> TERMS = Part.taught(
-                    "terms", "term", Term.class, Term::id, (term, to) -> to.offer(TERM, term.id()))
+    public static final Part<Term> TERMS = Part.taught("terms", "term", Term.class, Term::id)
+            .offering((term, to) -> to.offer(TERM, term.id()))
             .pointingAt((term, to) -> each(term.slots(), "slots", (id, at) -> to.refer("TERM_SLOT", at, SLOT, id)))
             .called(Term::name);
 
-    public static final Part<Closure> CLOSURES = Part.taught(
-                    "closures", "closure", Closure.class, Closure::id, (closure, to) -> {})
+    public static final Part<Closure> CLOSURES = Part.taught("closures", "closure", Closure.class, Closure::id)
             .pointingAt((closure, to) ->
                     each(closure.tracks(), "tracks", (id, at) -> to.refer("CLOSURE_TRACK", at, TRACK, id)))
-            .called(Closure::name);
+            .called(Closure::name)
+            .spokenOf("the closed days %s", "closed days")
+            .inWords("closed days")
+            .notUndone();
 
-    public static final Part<TermPlan> PLANS = Part.taught(
-                    "plans", "plan", TermPlan.class, TermPlan::id, (plan, to) -> {})
+    public static final Part<TermPlan> PLANS = Part.taught("plans", "plan", TermPlan.class, TermPlan::id)
+            .knownBy((plan, names) -> names.of(TRACK, plan.track()))
+            .spokenOf("the plan of %s", "a plan")
+            .ofCoaches()
             .pointingAt((plan, to) -> {
                 to.refer("PLAN_TERM", "term", TERM, plan.term());
                 to.refer("PLAN_TRACK", "track", TRACK, plan.track());
@@ -159,8 +183,10 @@ public final class Parts {
                     TermPlan::track,
                     plan -> "this track has a plan for this term already"));
 
-    public static final Part<ThemeCycle> CYCLES = Part.taught(
-                    "cycles", "cycle", ThemeCycle.class, ThemeCycle::id, (cycle, to) -> {})
+    public static final Part<ThemeCycle> CYCLES = Part.taught("cycles", "cycle", ThemeCycle.class, ThemeCycle::id)
+            .knownBy((cycle, names) -> names.of(TRACK, cycle.track()))
+            .spokenOf("the theme weeks of %s", "theme weeks")
+            .ofCoaches()
             .pointingAt((cycle, to) -> {
                 to.refer("CYCLE_TRACK", "track", TRACK, cycle.track());
                 each(
@@ -179,12 +205,17 @@ public final class Parts {
                     cycle -> "this track has theme weeks already"));
 
     public static final Part<ClassPattern> PATTERNS = Part.taught(
-                    "patterns", "pattern", ClassPattern.class, ClassPattern::id, (pattern, to) -> {})
+                    "patterns", "pattern", ClassPattern.class, ClassPattern::id)
             .pointingAt((pattern, to) -> each(pattern.blocks(), "blocks", (block, at) -> block(block, at, to)))
-            .called(ClassPattern::name);
+            .called(ClassPattern::name)
+            .spokenOf("the class pattern %s", "a class pattern")
+            .inWords("kept class")
+            .ofCoaches();
 
-    public static final Part<ClubNumbers> NUMBERS =
-            Part.taught("numbers", "numbers", ClubNumbers.class, ClubNumbers::id, (numbers, to) -> {});
+    public static final Part<ClubNumbers> NUMBERS = Part.taught(
+                    "numbers", "numbers", ClubNumbers.class, ClubNumbers::id)
+            .spokenOf("%s", "the club’s numbers")
+            .withHistory();
 
     public static final Part<Student> PEOPLE = Part.record("people", "student", Student.class, Student::id)
             .offering((student, to) -> to.offer(STUDENT, student.id()))
@@ -199,12 +230,18 @@ public final class Parts {
                     s -> null,
                     Student::card,
                     s -> "the card " + s.card() + " belongs to two people"))
-            .called(Student::name);
+            .called(Student::name)
+            .spokenOf("%s", "somebody")
+            .inWords("person");
 
     public static final Part<TrainingClass> CLASSES = Part.record(
                     "classes", "class", TrainingClass.class, TrainingClass::id)
             .offering((trained, to) -> to.offer(CLASS, trained.id()))
-            .pointingAt(Parts::trained);
+            .pointingAt(Parts::trained)
+            .knownBy((trained, names) -> names.of(TRACK, trained.track()))
+            .spokenOf("the class %s", "a class")
+            .undone()
+            .ofCoaches();
 
     public static final Part<Grading> GRADINGS = Part.record("gradings", "grading", Grading.class, Grading::id)
             .offering((grading, to) -> to.offer(GRADING, grading.id()))
@@ -226,7 +263,9 @@ public final class Parts {
                 to.refer("PROMOTION_GRADING", "grading", GRADING, given.grading());
                 to.refer("PROMOTION_CORRECTS", "corrects", PROMOTION, of(given.student(), given.corrects()));
             })
-            .offering((given, to) -> to.offer(PROMOTION, of(given.student(), given.id())));
+            .offering((given, to) -> to.offer(PROMOTION, of(given.student(), given.id())))
+            .knownBy((one, names) -> names.of(STUDENT, one.student()))
+            .spokenOf("a promotion of %s", "a promotion");
 
     public static final Part<Attendance> ATTENDANCE = Part.record(
                     "attendance", "attendance", Attendance.class, Attendance::id)
@@ -239,7 +278,9 @@ public final class Parts {
                     "student",
                     Attendance::classId,
                     Attendance::student,
-                    there -> "somebody is twice in one class"));
+                    there -> "somebody is twice in one class"))
+            .knownBy((one, names) -> names.of(STUDENT, one.student()))
+            .spokenOf("that %s was here", "that somebody was here");
 
     public static final Part<PracticeEntry> PRACTICE = Part.record(
                     "practice", "practice", PracticeEntry.class, PracticeEntry::id)
@@ -249,7 +290,11 @@ public final class Parts {
                 to.refer("RECORD_SUBJECT", "technique", TECHNIQUE, entry.technique());
                 to.refer("RECORD_SUBJECT", "chain", CHAIN, entry.chain());
                 each(entry.except(), "except", (id, at) -> to.refer("RECORD_STUDENT", at, STUDENT, id));
-            });
+            })
+            .knownBy((one, names) -> names.of(STUDENT, one.student()))
+            .spokenOf("what %s drilled", "what a class drilled")
+            .undone()
+            .ofCoaches();
 
     public static final Part<Mark> MARKS = Part.record("marks", "mark", Mark.class, Mark::id)
             .offering((mark, to) -> to.offer(MARK, of(mark.student(), mark.id())))
@@ -260,10 +305,15 @@ public final class Parts {
                 to.refer("MARK_VERSION", "version", VERSION, of(mark.subject(), mark.version()));
                 each(mark.faults(), "faults", (id, at) -> to.refer("MARK_FAULT", at, FAULT, of(mark.subject(), id)));
                 to.refer("MARK_WITHDRAWS", "withdraws", MARK, of(mark.student(), mark.withdraws()));
-            });
+            })
+            .knownBy((one, names) -> names.of(STUDENT, one.student()))
+            .spokenOf("a mark of %s", "a mark")
+            .undone()
+            .ofCoaches();
 
-    public static final Part<Round> ROUNDS =
-            Part.record("rounds", "round", Round.class, Round::id).pointingAt(Parts::round);
+    public static final Part<Round> ROUNDS = Part.record("rounds", "round", Round.class, Round::id)
+            .pointingAt(Parts::round)
+            .undone();
 
     public static final Part<IgnoredGap> IGNORED_GAPS = Part.record(
                     "ignoredGaps", "gap", IgnoredGap.class, IgnoredGap::id)
@@ -273,13 +323,23 @@ public final class Parts {
                 to.refer("GAP_POSITION", "position", POSITION, gap.position());
                 to.refer("GAP_TECHNIQUE", "technique", TECHNIQUE, gap.technique());
                 to.refer("GAP_REACTION", "reaction", REACTION, gap.reaction());
-            });
+            })
+            .knownBy((gap, names) -> names.of(POSITION, gap.position()))
+            .spokenOf("the gap at %s", "a gap")
+            .undone()
+            .goesWithItsPerson();
 
     public static final Part<Ask> ASKS = Part.record("asks", "ask", Ask.class, Ask::id)
             .pointingAt((ask, to) -> {
                 to.refer("RECORD_STUDENT", "student", STUDENT, ask.student());
                 to.refer("RECORD_SUBJECT", "subject", SUBJECT, ask.subject());
-            });
+            })
+            .knownBy((ask, names) ->
+                    ask.words() == null || ask.words().isBlank() ? names.of(STUDENT, ask.student()) : ask.words())
+            .spokenOf("what was asked: %s", "what was asked")
+            .undone()
+            .ofCoaches()
+            .goesWithItsPerson();
 
     public static final Part<Incident> INCIDENTS = Part.record("incidents", "incident", Incident.class, Incident::id)
             .pointingAt((incident, to) -> {
@@ -292,7 +352,11 @@ public final class Parts {
             .pointingAt((credit, to) -> {
                 to.refer("RECORD_STUDENT", "student", STUDENT, credit.student());
                 to.refer("RECORD_SUBJECT", "subject", SUBJECT, credit.subject());
-            });
+            })
+            .knownBy((one, names) -> names.of(STUDENT, one.student()))
+            .spokenOf("work alone of %s", "work alone")
+            .undone()
+            .ofCoaches();
 
     /** What was asked on the day is kept as it stood; it points at nothing that it would keep from being changed. */
     public static final Part<Brought> BROUGHT = Part.record("brought", "brought", Brought.class, Brought::id)
@@ -306,7 +370,12 @@ public final class Parts {
                     "ladder",
                     Brought::student,
                     Brought::ladder,
-                    brought -> "it is said already what they brought to this ladder"));
+                    brought -> "it is said already what they brought to this ladder"))
+            .knownBy((one, names) -> names.of(STUDENT, one.student()))
+            .spokenOf("what %s brought", "what somebody brought")
+            .undone()
+            .ofCoaches()
+            .goesWithItsPerson();
 
     public static final Part<SyllabusMove> SYLLABUS_MOVES = Part.record(
                     "syllabusMoves", "syllabusMove", SyllabusMove.class, SyllabusMove::id)
@@ -320,7 +389,11 @@ public final class Parts {
                     "ladder",
                     SyllabusMove::student,
                     SyllabusMove::ladder,
-                    move -> "it is said already which syllabus they stand on"));
+                    move -> "it is said already which syllabus they stand on"))
+            .knownBy((one, names) -> names.of(STUDENT, one.student()))
+            .spokenOf("which syllabus %s stands on", "which syllabus somebody stands on")
+            .undone()
+            .goesWithItsPerson();
 
     public static final Part<Nomination> NOMINATIONS = Part.record(
                     "nominations", "nomination", Nomination.class, Nomination::id)
@@ -328,10 +401,15 @@ public final class Parts {
                 to.refer("RECORD_STUDENT", "student", STUDENT, nomination.student());
                 to.refer("PROMOTION_LADDER", "ladder", LADDER, nomination.ladder());
                 to.refer("PROMOTION_RANK", "rank", RANK_OF_LADDER, of(nomination.ladder(), nomination.rank()));
-            });
+            })
+            .knownBy((one, names) -> names.of(STUDENT, one.student()))
+            .spokenOf("a nomination of %s", "a nomination")
+            .goesWithItsPerson();
 
     public static final Part<Merit> MERITS = Part.record("merits", "merit", Merit.class, Merit::id)
-            .pointingAt((merit, to) -> to.refer("RECORD_STUDENT", "student", STUDENT, merit.student()));
+            .pointingAt((merit, to) -> to.refer("RECORD_STUDENT", "student", STUDENT, merit.student()))
+            .knownBy((one, names) -> names.of(STUDENT, one.student()))
+            .spokenOf("a merit of %s", "a merit");
 
     public static final Part<Belt> BELTS = Part.record("belts", "belt", Belt.class, Belt::id);
 
@@ -340,7 +418,10 @@ public final class Parts {
                 to.refer("RECORD_CLASS", "classId", CLASS, tally.classId());
                 to.refer("RECORD_SUBJECT", "technique", TECHNIQUE, tally.technique());
                 to.refer("MARK_FAULT", "fault", FAULT, of(tally.technique(), tally.fault()));
-            });
+            })
+            .spokenOf("%s", "a fault of the room")
+            .undone()
+            .ofCoaches();
 
     public static final Part<Pairing> PAIRINGS = Part.record("pairings", "pairing", Pairing.class, Pairing::id)
             .pointingAt((pairing, to) -> {
@@ -416,6 +497,10 @@ public final class Parts {
     /** Those that record what happened. */
     public static Stream<Part<?>> records() {
         return ALL.stream().filter(Part::isRecord);
+    }
+
+    private static String from(String position) {
+        return position == null ? "" : " from " + position;
     }
 
     private static String of(String outer, String inner) {

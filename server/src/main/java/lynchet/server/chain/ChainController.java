@@ -12,8 +12,10 @@ import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
+import lynchet.server.keep.Who;
 import lynchet.server.round.RoundStore;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -45,6 +47,7 @@ class ChainController {
 
     record ChainView(Chain chain, ChainReport report) {}
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     List<ChainView> all(@RequestParam(required = false) String ruleset) {
         return taught.now().taught().chains().stream()
@@ -54,6 +57,7 @@ class ChainController {
                 .toList();
     }
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}")
     ResponseEntity<ChainView> one(@PathVariable String id, @RequestParam(required = false) String ruleset) {
         return view(taught.now().chain(id), ruleset);
@@ -63,18 +67,21 @@ class ChainController {
         return ResponseEntity.ok().eTag(ETags.of(chain)).body(new ChainView(chain, report(chain, ruleset)));
     }
 
+    @OpenTo(Who.COACHES)
     @PostMapping("/check")
     ChainReport check(@RequestBody Chain chain, @RequestParam(required = false) String ruleset) {
         return report(chain, ruleset);
     }
 
     /** Adds a chain, which belongs to whoever adds it. */
+    @OpenTo(Who.COACHES)
     @PostMapping
     ResponseEntity<ChainView> add(@RequestBody Chain sent) {
         return view(edits.add(Parts.CHAINS, sent.ownedBy(Journal.who())), null);
     }
 
     /** Changes a chain; whose it is stays as it was, and one that is the house's is changed by the head coach only. */
+    @OpenTo(Who.COACHES)
     @PutMapping("/{id}")
     ResponseEntity<ChainView> change(
             @PathVariable String id,

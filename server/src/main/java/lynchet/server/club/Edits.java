@@ -68,13 +68,14 @@ public class Edits {
     }
 
     /**
-     * Changes what is taught and the records of a slice.
+     * Changes what is taught and the records of a slice, while nobody else writes: a record that comes in meanwhile would point
+     * at what this takes out.
      *
      * @param slice says which records, when nobody else changes what is taught any more
      * @throws ArchiveRefused if the changed club would not hold together; nothing is changed then
      */
     public Changed change(Supplier<Slice> slice, UnaryOperator<Club> edit) {
-        return durable.write(() -> taught.inTurn(() -> transaction.execute(status -> {
+        return durable.writeAlone(() -> taught.inTurn(() -> transaction.execute(status -> {
             Club before = sliced(taught.now().taught(), slice.get());
             Club after = edit.apply(before);
             put(before, after);
@@ -179,7 +180,7 @@ public class Edits {
     }
 
     private <T> void write(Part<T> part, List<? extends Change<?>> changes) {
-        PartStore<T, ?> store = stores.of(part);
+        PartStore<T> store = stores.of(part);
         List<T> added = new ArrayList<>();
         List<T> changed = new ArrayList<>();
         for (Change<T> change : typed(part, changes)) {
@@ -229,7 +230,7 @@ public class Edits {
     }
 
     private <T> void pointing(
-            PartStore<T, ?> store, Target target, Set<String> gone, Snapshot next, List<Breach> breaches) {
+            PartStore<T> store, Target target, Set<String> gone, Snapshot next, List<Breach> breaches) {
         for (T record : store.pointingAt(target, gone, 5)) {
             ClubCheck.ofOne(store.part(), record, (to, id) -> !(to == target && gone.contains(id))).stream()
                     .map(breach -> new Breach(breach.rule(), breach.where(), breach.id(), stands(store.part())))

@@ -159,7 +159,7 @@ public class Imports {
 
     /** What is kept and does not come in. */
     private <T> List<String> staleIds(Part<T> part, Incoming club) {
-        PartStore<T, ?> store = stores.of(part);
+        PartStore<T> store = stores.of(part);
         if (store.isEmpty()) {
             return List.of();
         }
@@ -197,7 +197,7 @@ public class Imports {
 
     private <T> void write(Part<T> part, Club before, Club after) {
         List<Change<T>> changes = Change.between(part, before.all(part), after.all(part));
-        PartStore<T, ?> store = stores.of(part);
+        PartStore<T> store = stores.of(part);
         store.add(changes.stream()
                 .filter(change -> change.before() == null)
                 .map(Change::after)
@@ -217,7 +217,7 @@ public class Imports {
     }
 
     private <T> void write(Part<T> part, Incoming club, int total, Progress progress) {
-        PartStore<T, ?> store = stores.of(part);
+        PartStore<T> store = stores.of(part);
         boolean isNew = store.isEmpty();
         int[] done = new int[1];
         handfuls(part, club, some -> {
@@ -290,7 +290,7 @@ public class Imports {
     }
 
     private <T> void mergeInto(Part<T> part, Incoming club, Club[] teaching, Progress progress) {
-        PartStore<T, ?> store = stores.of(part);
+        PartStore<T> store = stores.of(part);
         Map<String, T> all = new LinkedHashMap<>();
         teaching[0].all(part).forEach(thing -> all.put(part.idOf(thing), thing));
         merging(part, club, new ClubMerge(), new ArrayList<>(), progress, store::add, store::change);
@@ -308,7 +308,7 @@ public class Imports {
             Progress progress,
             Consumer<List<T>> added,
             Consumer<List<T>> changed) {
-        PartStore<T, ?> store = stores.of(part);
+        PartStore<T> store = stores.of(part);
         int[] done = new int[1];
         handfuls(part, club, some -> {
             progress.at(part.name(), done[0], 0);

@@ -9,10 +9,10 @@ public interface Slice {
     /** No records. */
     Slice NONE = new Slice() {
         @Override
-        public <T> List<T> of(PartStore<T, ?> store) {
+        public <T> List<T> of(PartStore<T> store) {
             return List.of();
         }
     };
 
-    <T> List<T> of(PartStore<T, ?> store);
+    <T> List<T> of(PartStore<T> store);
 }

@@ -8,24 +8,27 @@ import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.server.keep.PartStore;
+import lynchet.server.keep.TaughtStore;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /** The store of every part. */
 @Component
 public class Stores {
 
-    private final Map<Part<?>, PartStore<?, ?>> byPart = new HashMap<>();
+    private final Map<Part<?>, PartStore<?>> byPart = new HashMap<>();
 
-    Stores(List<PartStore<?, ?>> stores) {
-        stores.forEach(store -> byPart.put(store.part(), store));
+    Stores(List<PartStore<?>> records, JdbcTemplate jdbc) {
+        Parts.taught().forEach(part -> byPart.put(part, new TaughtStore<>(jdbc, part)));
+        records.forEach(store -> byPart.put(store.part(), store));
         Parts.ALL.stream().filter(part -> !byPart.containsKey(part)).findFirst().ifPresent(part -> {
             throw new IllegalStateException("nobody keeps the " + part.name());
         });
     }
 
     @SuppressWarnings("unchecked")
-    public <T> PartStore<T, ?> of(Part<T> part) {
-        return (PartStore<T, ?>) byPart.get(part);
+    public <T> PartStore<T> of(Part<T> part) {
+        return (PartStore<T>) byPart.get(part);
     }
 
     /** Whether some record offers such a thing. */
@@ -33,7 +36,7 @@ public class Stores {
         return records().anyMatch(store -> store.has(target, id));
     }
 
-    Stream<PartStore<?, ?>> records() {
+    Stream<PartStore<?>> records() {
         return Parts.records().map(this::of);
     }
 }

@@ -2,6 +2,8 @@ package lynchet.server.copies;
 
 import java.util.List;
 import lynchet.server.copies.Copies.CopyView;
+import lynchet.server.keep.OpenTo;
+import lynchet.server.keep.Who;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -16,6 +18,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Safe keeping: copies of everything, accounts among it, for the head coach. */
 @RestController
+@OpenTo(Who.HEADS)
 @RequestMapping("/api/copies")
 class CopyController {
 

@@ -2,6 +2,7 @@ package lynchet.server.copies;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,9 +12,14 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import lynchet.server.keep.OwnerOnly;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
 /** A copy of the club's data in one zip. It is worth something once it has been read back. */
 final class CopyFile {
@@ -21,8 +27,7 @@ final class CopyFile {
     /** The data file, as it lies in the data folder and in a copy. */
     static final String DATA = "club.mv.db";
 
-    /** The version of the newest migration this program knows; a test holds it to the migrations there are. */
-    static final int NEWEST = 22;
+    private static final Pattern MIGRATION = Pattern.compile("^V(\\d+)__");
 
     private CopyFile() {}
 
@@ -87,12 +92,27 @@ final class CopyFile {
     static Found look(Path data) {
         try (Connection club = open(data, ";ACCESS_MODE_DATA=r")) {
             int version = number(club, "select max(cast(\"version\" as int)) from \"flyway_schema_history\"");
-            if (version > NEWEST) {
+            if (version > newest()) {
                 throw new Unusable("It was made by a newer Lynchet; update this one first.");
             }
             return new Found(number(club, "select count(*) from student"), version, Tables.of(club));
         } catch (SQLException e) {
             throw new Unusable("It is damaged or not a club's data: " + firstLine(e) + ".");
+        }
+    }
+
+    /** The version of the newest migration that this program knows. */
+    static int newest() {
+        try {
+            return Stream.of(new PathMatchingResourcePatternResolver().getResources("classpath*:db/migration/V*"))
+                    .map(Resource::getFilename)
+                    .map(MIGRATION::matcher)
+                    .filter(Matcher::find)
+                    .mapToInt(found -> Integer.parseInt(found.group(1)))
+                    .max()
+                    .orElseThrow();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 

@@ -31,13 +31,13 @@ record Done(
      * One thing it changed.
      *
      * @param kind what the journal calls it
-     * @param name what a coach calls it; null where nobody would call it by a name
+     * @param spoken what it is, as a coach says it, such as "the class of Juniors"
      * @param day the day it is about
      */
     record Thing(
             String kind,
             String id,
             What what,
-            @Nullable String name,
+            String spoken,
             @Nullable String day) {}
 }

@@ -2,8 +2,10 @@ package lynchet.server.edit;
 
 import java.util.Comparator;
 import java.util.List;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
+import lynchet.server.keep.Who;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
@@ -14,6 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What somebody did last, and whether and how it can be taken back. */
 @RestController
+@OpenTo(Who.COACHES)
 @RequestMapping("/api/edits")
 class DoneController {
 

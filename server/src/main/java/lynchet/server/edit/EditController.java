@@ -7,52 +7,37 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
-import lynchet.core.club.Club;
-import lynchet.core.club.TechniqueMerge;
+import lynchet.core.club.Part;
+import lynchet.core.club.Parts;
 import lynchet.format.Json;
-import lynchet.server.club.Edits;
-import lynchet.server.club.Taught;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
+import lynchet.server.keep.Who;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 
-/** What was changed, by whom and when; taking an edit back; making one technique of two. */
+/** What was changed, by whom and when; taking an edit back. */
 @RestController
-@RequestMapping("/api/map")
+@RequestMapping("/api/edits")
 class EditController {
-
-    /** What the map's changes since a day are about. */
-    private static final Set<String> ON_MAP =
-            Set.of("pair", "technique", "link", "reaction", "ruleset", "chain", "syllabus");
-
-    /** The kinds of things that have a history; nobody's records are among them. */
-    private static final Set<String> TOLD =
-            Stream.concat(ON_MAP.stream(), Stream.of("ladder", "numbers")).collect(Collectors.toUnmodifiableSet());
 
     private static final int MOST_OF_ONE = 100;
 
     private final Journal journal;
-    private final Edits edits;
-    private final Taught taught;
     private final TakingBack takingBack;
     private final Clock clock;
 
-    EditController(Journal journal, Edits edits, Taught taught, TakingBack takingBack, Clock clock) {
+    EditController(Journal journal, TakingBack takingBack, Clock clock) {
         this.journal = journal;
-        this.edits = edits;
-        this.taught = taught;
         this.takingBack = takingBack;
         this.clock = clock;
     }
@@ -75,6 +60,7 @@ class EditController {
             List<String> fields) {}
 
     /** What was done to one thing, the newest first. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/history")
     List<Edited> history(@RequestParam String kind, @RequestParam String id) {
         told(kind);
@@ -84,12 +70,13 @@ class EditController {
     }
 
     /** What is different from what it was at the beginning of a day: each thing once, with the last who touched it. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/changes")
     List<Edited> changes(@RequestParam LocalDate since) {
         Map<String, Journal.Line> first = new LinkedHashMap<>();
         Map<String, Journal.Line> last = new LinkedHashMap<>();
         Instant from = since.atStartOfDay(clock.getZone()).toInstant();
-        for (Journal.Line line : journal.firstAndLast(from, ON_MAP)) {
+        for (Journal.Line line : journal.firstAndLast(from, Kinds.ON_MAP)) {
             String key = line.kind() + " " + line.target();
             first.putIfAbsent(key, line);
             last.put(key, line);
@@ -101,12 +88,17 @@ class EditController {
     }
 
     private static void told(String kind) {
-        if (!TOLD.contains(kind)) {
+        if (!Kinds.is(kind, Part::hasHistory)) {
             throw Refusal.bad(
                     "HISTORY_KIND",
                     "kind",
                     "There is a history of "
-                            + String.join(", ", TOLD.stream().sorted().toList()) + ".");
+                            + String.join(
+                                    ", ",
+                                    Parts.ALL.stream()
+                                            .filter(Part::hasHistory)
+                                            .map(Part::one)
+                                            .toList()) + ".");
         }
     }
 
@@ -144,7 +136,8 @@ class EditController {
      *
      * @param with later edits that stand on it and go back with it
      */
-    @PostMapping("/undo/{edit}")
+    @OpenTo(Who.COACHES)
+    @PostMapping("/{edit}/undo")
     Touched undo(@PathVariable String edit, @RequestParam(defaultValue = "") List<String> with, Authentication who) {
         List<Journal.Line> lines = journal.ofEdit(edit);
         if (lines.isEmpty()) {
@@ -156,33 +149,5 @@ class EditController {
         Map<String, Long> kinds = new java.util.TreeMap<>();
         lines.forEach(line -> kinds.merge(line.kind(), 1L, Long::sum));
         return new Touched(kinds);
-    }
-
-    /** @param into id of the technique that stays */
-    record Merge(String into) {}
-
-    /**
-     * What a merge did or would do.
-     *
-     * @param changed how many things of each kind follow
-     * @param edit for taking it back; null for a mere look
-     */
-    record Merged(Map<String, Integer> changed, String edit) {}
-
-    /** Makes one technique of two; {@code look}: only says what would follow. */
-    @PostMapping("/techniques/{id}/merge")
-    Merged merge(
-            @PathVariable String id, @RequestBody Merge merge, @RequestParam(defaultValue = "false") boolean look) {
-        if (merge.into() == null) {
-            throw Refusal.bad("MERGE_INTO", "/into", "Say which technique stays.");
-        }
-        if (look) {
-            Club before = edits.look(Touching.technique(taught.now().taught(), id));
-            return new Merged(Following.between(before, TechniqueMerge.of(before, merge.into(), id)), null);
-        }
-        Edits.Changed changed = edits.change(
-                () -> Touching.technique(taught.now().taught(), id), now -> TechniqueMerge.of(now, merge.into(), id));
-        String edit = journal.of("technique", id, 1).get(0).edit();
-        return new Merged(Following.between(changed.before(), changed.after()), edit);
     }
 }

@@ -1,17 +1,26 @@
 package lynchet.server.edit;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
-import lynchet.core.map.GrapplingMap;
+import lynchet.core.card.Technique;
+import lynchet.core.club.Club;
+import lynchet.core.club.Part;
+import lynchet.core.club.Target;
 import lynchet.core.map.Position;
+import lynchet.core.mat.Track;
+import lynchet.core.rank.Rank;
 import lynchet.format.Json;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Journal;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 
 /** What somebody did last, in words; each edit is read by its first lines only. */
@@ -74,7 +83,7 @@ class LastEdits {
                 line.kind(),
                 line.target(),
                 what(line, before, after),
-                body == null ? null : name(line.kind(), body),
+                spoken(line, line.after() == null ? line.before() : line.after(), this::name),
                 body == null ? null : day(body));
     }
 
@@ -102,64 +111,51 @@ class LastEdits {
                 .orElse(null);
     }
 
-    /** What a coach calls it: its own name, or that of what or whom it is about. */
-    private String name(String kind, JsonNode body) {
-        GrapplingMap map = taught.now().map();
-        return switch (kind) {
-            case "pair" -> text(body.path("first"), "name");
-            case "link" ->
-                technique(map, text(body, "technique"))
-                        + position(map, text(body, "from"))
-                                .map(from -> " from " + from)
-                                .orElse("");
-            case "gap" -> position(map, text(body, "position")).orElse(null);
-            case "plan", "cycle", "class" -> track(text(body, "track"));
-            default ->
-                Stream.of(
-                                text(body, "name"),
-                                text(body, "term"),
-                                text(body, "text"),
-                                text(body, "words"),
-                                person(text(body, "student")))
-                        .filter(text -> text != null)
+    /** What is no part of the club, as a list of changes speaks of it. */
+    private static final Map<String, String> OTHERS = Map.of(
+            "account", "the account %s",
+            "club", "the whole club, from a file",
+            "csv", "a sheet, from a file");
+
+    private static String spoken(Journal.Line line, String body, Part.Names names) {
+        if (body != null && line.kind().equals(Kinds.SYLLABUS)) {
+            return "what " + Json.read(body, Rank.class).name() + " asks for";
+        }
+        return Kinds.part(line.kind())
+                .filter(part -> body != null)
+                .map(part -> spoken(part, body, names))
+                .orElseGet(() -> OTHERS.getOrDefault(line.kind(), "something").formatted(line.target()));
+    }
+
+    private static <T> String spoken(Part<T> part, String body, Part.Names names) {
+        try {
+            return part.spoken(Json.read(body, part.type()), names);
+        } catch (JacksonException old) {
+            return "a " + part.word(); // written by an earlier Lynchet that kept it in another way
+        }
+    }
+
+    /** Of the map and the tracks as they are now; of people who are still here. */
+    private String name(Target target, String id) {
+        Club club = taught.now().taught();
+        return switch (target) {
+            case TECHNIQUE ->
+                named(club.map().techniques(), id, Technique::id, Technique::name)
+                        .orElse("A technique");
+            case POSITION ->
+                named(taught.now().map().positions(), id, Position::id, Position::name)
+                        .orElse(null);
+            case TRACK -> named(club.tracks(), id, Track::id, Track::name).orElse(null);
+            case STUDENT ->
+                jdbc.queryForList("select name from student where id = ?", String.class, id).stream()
                         .findFirst()
                         .orElse(null);
+            default -> null;
         };
     }
 
-    private static String technique(GrapplingMap map, String id) {
-        return map.techniques().stream()
-                .filter(one -> one.id().equals(id))
-                .map(one -> one.name())
-                .findFirst()
-                .orElse("A technique");
-    }
-
-    private static Optional<String> position(GrapplingMap map, String id) {
-        return map.positions().stream()
-                .filter(one -> one.id().equals(id))
-                .map(Position::name)
-                .findFirst();
-    }
-
-    private String track(String id) {
-        return taught.now().taught().tracks().stream()
-                .filter(track -> track.id().equals(id))
-                .map(track -> track.name())
-                .findFirst()
-                .orElse(null);
-    }
-
-    private String person(String id) {
-        return id == null
-                ? null
-                : jdbc.queryForList("select name from student where id = ?", String.class, id).stream()
-                        .findFirst()
-                        .orElse(null);
-    }
-
-    private static String text(JsonNode body, String field) {
-        String text = body.path(field).asString("");
-        return text.isBlank() ? null : text;
+    private static <T> Optional<String> named(
+            Collection<T> all, String id, Function<T, String> ids, Function<T, String> names) {
+        return all.stream().filter(one -> ids.apply(one).equals(id)).map(names).findFirst();
     }
 }

@@ -30,10 +30,6 @@ class TakingBack {
     /** Edits that stand on each other are followed this far. */
     private static final int MOST_TOGETHER = 20;
 
-    /** What every coach may write; somebody may have been head coach when they changed the rest. */
-    private static final Set<String> OF_COACHES = Set.of(
-            "chain", "class", "practice", "mark", "pattern", "plan", "cycle", "ask", "credit", "brought", "tally");
-
     private final Journal journal;
     private final Edits edits;
     private final Undone undone;
@@ -127,10 +123,11 @@ class TakingBack {
 
     private static String notAllowed(List<Journal.Line> lines, String who, boolean isHead) {
         for (Journal.Line line : lines) {
-            if (!Undo.KINDS.contains(line.kind())) {
+            if (!Kinds.is(line.kind(), Part::isUndone)) {
                 return "This is put right where it stands, not from here.";
             }
-            if (!isHead && !OF_COACHES.contains(line.kind())) {
+            if (!isHead
+                    && !Kinds.is(line.kind(), Part::isOfCoaches)) { // they may have been head coach when they did it
                 return "Only a head coach changes this, or takes a change of it back.";
             }
             if (!isHead && !line.who().equals(who)) {
@@ -168,9 +165,9 @@ class TakingBack {
         List<Thing> all = new ArrayList<>(List.of(new Thing(kind, id)));
         for (Ladder ladder : taught.now().ladders()) {
             boolean isIt = kind.equals("ladder") && ladder.id().equals(id);
-            boolean hasIt = kind.equals("syllabus") && ladder.rank(id).isPresent();
+            boolean hasIt = kind.equals(Kinds.SYLLABUS) && ladder.rank(id).isPresent();
             if (isIt) {
-                ladder.ranks().stream().map(Rank::id).forEach(rank -> all.add(new Thing("syllabus", rank)));
+                ladder.ranks().stream().map(Rank::id).forEach(rank -> all.add(new Thing(Kinds.SYLLABUS, rank)));
             } else if (hasIt) {
                 all.add(new Thing("ladder", ladder.id()));
             }
@@ -195,7 +192,7 @@ class TakingBack {
     private static @Nullable Retire retire(List<Journal.Line> lines) {
         return lines.stream()
                 .filter(line -> line.before() == null && line.after() != null)
-                .filter(line -> Set.of("technique", "link", "reaction", "pair").contains(line.kind()))
+                .filter(line -> Kinds.is(line.kind(), Part::isRetired))
                 .findFirst()
                 .map(line -> new Retire(line.kind(), line.target()))
                 .orElse(null);

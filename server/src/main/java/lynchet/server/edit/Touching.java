@@ -24,7 +24,7 @@ final class Touching {
                         Journal.Line::kind, Collectors.mapping(Journal.Line::target, Collectors.toSet())));
         return new Slice() {
             @Override
-            public <T> List<T> of(PartStore<T, ?> store) {
+            public <T> List<T> of(PartStore<T> store) {
                 return List.copyOf(store.find(byKind.getOrDefault(store.part().one(), Set.of()))
                         .values());
             }
@@ -39,7 +39,7 @@ final class Touching {
                 .collect(Collectors.toCollection(TreeSet::new));
         return new Slice() {
             @Override
-            public <T> List<T> of(PartStore<T, ?> store) {
+            public <T> List<T> of(PartStore<T> store) {
                 Map<String, T> all = new java.util.TreeMap<>();
                 about(store, Target.TECHNIQUE, Set.of(technique), all);
                 about(store, Target.SUBJECT, Set.of(technique), all);
@@ -49,7 +49,7 @@ final class Touching {
         };
     }
 
-    private static <T> void about(PartStore<T, ?> store, Target target, Set<String> ids, Map<String, T> all) {
+    private static <T> void about(PartStore<T> store, Target target, Set<String> ids, Map<String, T> all) {
         if (!ids.isEmpty()) {
             store.pointingAt(target, ids, Integer.MAX_VALUE)
                     .forEach(thing -> all.put(store.part().idOf(thing), thing));

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import lynchet.core.club.Club;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
@@ -17,38 +16,6 @@ import org.springframework.http.HttpStatus;
 
 /** An edit taken back: everything it changed is as it was before, unless somebody has changed it since. */
 final class Undo implements Club.Change {
-
-    /** What the journal calls what one rank of a ladder asks for. */
-    private static final String SYLLABUS = "syllabus";
-
-    /** The kinds of things whose edits can be taken back. */
-    static final Set<String> KINDS = Set.of(
-            "pair",
-            "technique",
-            "link",
-            "reaction",
-            "ruleset",
-            "chain",
-            "ladder",
-            SYLLABUS,
-            "word",
-            "drill",
-            "class",
-            "practice",
-            "mark",
-            "round",
-            "track",
-            "term",
-            "gap",
-            "pattern",
-            "plan",
-            "cycle",
-            "numbers",
-            "ask",
-            "credit",
-            "brought",
-            "syllabusMove",
-            "tally");
 
     private final List<Journal.Line> lines;
 
@@ -69,9 +36,12 @@ final class Undo implements Club.Change {
 
     /** @throws Refusal 422 if the edit is not of a kind that is taken back */
     static void refuseOtherKinds(List<Journal.Line> lines) {
-        lines.stream().filter(line -> !KINDS.contains(line.kind())).findFirst().ifPresent(line -> {
-            throw Refusal.bad("NOT_UNDOABLE", line.kind(), "This change cannot be taken back here.");
-        });
+        lines.stream()
+                .filter(line -> !Kinds.is(line.kind(), Part::isUndone))
+                .findFirst()
+                .ifPresent(line -> {
+                    throw Refusal.bad("NOT_UNDOABLE", line.kind(), "This change cannot be taken back here.");
+                });
     }
 
     /** Line by line from the last to the first: a ladder and what its ranks ask may have been changed in turn. */
@@ -89,7 +59,7 @@ final class Undo implements Club.Change {
                 } else {
                     all.put(line.target(), before);
                 }
-            } else if (line.kind().equals(SYLLABUS) && part.equals(Parts.LADDERS)) {
+            } else if (line.kind().equals(Kinds.SYLLABUS) && part.equals(Parts.LADDERS)) {
                 all.replaceAll((id, ladder) -> part.type().cast(syllabus((Ladder) ladder, line)));
             }
         }

@@ -20,6 +20,8 @@ import lynchet.core.rule.Most;
 import lynchet.core.rule.Usual;
 import lynchet.core.safety.Incident;
 import lynchet.server.club.Stores;
+import lynchet.server.keep.OpenTo;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.CreditStore;
 import lynchet.server.mat.MarkStore;
 import lynchet.server.mat.RecordStore;
@@ -39,6 +41,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** One person's data: given out to them, or erased. For the head coach. */
 @RestController
+@OpenTo(Who.HEADS)
 @RequestMapping("/api/people/{id}")
 class EraseController {
 

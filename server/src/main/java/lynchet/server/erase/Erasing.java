@@ -9,12 +9,8 @@ import java.util.Set;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
-import lynchet.core.people.Ask;
-import lynchet.core.people.Brought;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
-import lynchet.core.people.SyllabusMove;
-import lynchet.core.promote.Nomination;
 import lynchet.core.safety.Incident;
 import lynchet.format.Json;
 import lynchet.server.club.Stores;
@@ -144,34 +140,18 @@ class Erasing {
 
     private Map<String, Integer> replace(Student gone, String other, boolean fromText) {
         Map<String, Integer> kept = new LinkedHashMap<>();
-        PartStore<Student, ?> students = stores.of(Parts.PEOPLE);
+        PartStore<Student> students = stores.of(Parts.PEOPLE);
         students.add(List.of(Student.erased(other, gone, people.today())));
         students.change(students.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
                 .map(one -> one.withoutMate(gone.id()))
                 .toList());
         renamed(Parts.GRADINGS, gone.id(), other);
         renamed(Parts.PAIRINGS, gone.id(), other);
-        jdbc.update("delete from ignored_gap where student = ?", gone.id());
-        PartStore<Nomination, ?> nominations = stores.of(Parts.NOMINATIONS);
-        nominations.remove(nominations.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
-                .map(Nomination::id)
-                .toList());
-        PartStore<Brought, ?> brought = stores.of(Parts.BROUGHT);
-        brought.remove(brought.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
-                .map(Brought::id)
-                .toList());
-        PartStore<SyllabusMove, ?> moves = stores.of(Parts.SYLLABUS_MOVES);
-        moves.remove(moves.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
-                .map(SyllabusMove::id)
-                .toList());
-        PartStore<Ask, ?> asks = stores.of(Parts.ASKS);
-        asks.remove(asks.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
-                .map(Ask::id)
-                .toList());
+        Parts.records().filter(part -> part.whenErased() == Part.Erased.GOES).forEach(part -> remove(part, gone.id()));
         jdbc.update(
                 "delete from journal where kind = 'ask' and locate(?, coalesce(before_body, after_body)) > 0",
                 quoted(gone.id()));
-        PartStore<Incident, ?> incidents = stores.of(Parts.INCIDENTS);
+        PartStore<Incident> incidents = stores.of(Parts.INCIDENTS);
         incidents.change(incidents.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
                 .map(one -> one.student().equals(gone.id()) ? one.ofNobody(other) : one.with(other))
                 .toList());
@@ -199,9 +179,16 @@ class Erasing {
         return kept;
     }
 
+    private <T> void remove(Part<T> part, String student) {
+        PartStore<T> store = stores.of(part);
+        store.remove(store.pointingAt(Target.STUDENT, List.of(student), Integer.MAX_VALUE).stream()
+                .map(part::idOf)
+                .toList());
+    }
+
     /** Bodies that name the id name the other one from now on. */
     private <T> void renamed(Part<T> part, String id, String other) {
-        PartStore<T, ?> store = stores.of(part);
+        PartStore<T> store = stores.of(part);
         store.change(store.pointingAt(Target.STUDENT, List.of(id), Integer.MAX_VALUE).stream()
                 .map(one -> Json.read(Json.write(one).replace(quoted(id), quoted(other)), part.type()))
                 .toList());
@@ -252,7 +239,7 @@ class Erasing {
         for (FreeTexts.FreeText free : freeTexts.all()) {
             jdbc.query(
                     "select " + free.id() + ", " + free.column() + " from " + free.table() + " where locate(?, lower("
-                            + free.column() + ")) > 0 limit " + MOST_MENTIONS,
+                            + free.column() + ")) > 0" + free.only() + " limit " + MOST_MENTIONS,
                     row -> {
                         if (!row.getString(1).equals(gone.id())) {
                             String text = around(row.getString(2), name);

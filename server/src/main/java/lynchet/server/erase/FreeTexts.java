@@ -2,7 +2,6 @@ package lynchet.server.erase;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
@@ -20,10 +19,6 @@ class FreeTexts {
     /** Ids and codes are no longer than this. */
     private static final int LONGEST_ID = 80;
 
-    /** What coaches call it, where the journal has another word. */
-    private static final Map<String, String> WORDS =
-            Map.of("student", "person", "pattern", "kept class", "closure", "closed days");
-
     /** A name beside the body that holds it. */
     private static final Set<String> COPIES = Set.of("folded_name", "name", "called_by");
 
@@ -32,9 +27,10 @@ class FreeTexts {
      *
      * @param kind what it is, in words
      * @param id column of what names the row
+     * @param only which of its rows; empty: all
      * @param isRecord whether a name can be taken out here; what is taught is changed by hand
      */
-    record FreeText(String table, String kind, String column, String id, boolean isRecord) {}
+    record FreeText(String table, String kind, String column, String id, String only, boolean isRecord) {}
 
     private final Stores stores;
     private final JdbcTemplate jdbc;
@@ -48,7 +44,11 @@ class FreeTexts {
         List<FreeText> all = new ArrayList<>();
         for (Part<?> part : Parts.ALL) {
             String table = stores.of(part).table();
-            String kind = WORDS.getOrDefault(part.one(), part.one());
+            if (!part.isRecord()) {
+                all.add(new FreeText(table, part.word(), "body", "id", " and part = '" + part.name() + "'", false));
+                continue;
+            }
+            String kind = part.word();
             jdbc.query(
                     "select c.table_name, c.column_name, (select f.column_name from information_schema.columns f"
                             + " where f.table_schema = c.table_schema and f.table_name = c.table_name and f.ordinal_position = 1)"
@@ -58,7 +58,7 @@ class FreeTexts {
                     row -> {
                         String column = row.getString(2).toLowerCase(java.util.Locale.ROOT);
                         if (!COPIES.contains(column)) {
-                            all.add(new FreeText(row.getString(1), kind, column, row.getString(3), part.isRecord()));
+                            all.add(new FreeText(row.getString(1), kind, column, row.getString(3), "", true));
                         }
                     },
                     table.toLowerCase(java.util.Locale.ROOT),

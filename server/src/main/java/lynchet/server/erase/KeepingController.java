@@ -5,7 +5,9 @@ import java.util.List;
 import lynchet.core.people.Student;
 import lynchet.server.club.ClubSettings;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.people.People;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -17,6 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** How long the club keeps what it knows of people who are gone, and who is due. Nobody is erased but by hand. */
 @RestController
+@OpenTo(Who.HEADS)
 @RequestMapping("/api/keeping")
 class KeepingController {
 

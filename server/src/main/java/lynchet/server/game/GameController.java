@@ -25,8 +25,10 @@ import lynchet.core.walk.Evidence;
 import lynchet.core.walk.MoveGraph;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.People;
 import lynchet.server.people.SyllabusMoves;
@@ -42,6 +44,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** A student's game: what they go for where, what is missing, and what has come since three months ago. */
 @RestController
+@OpenTo(Who.ACCOUNTS)
 @RequestMapping("/api/people")
 class GameController {
 

@@ -4,7 +4,9 @@ import java.util.List;
 import lynchet.server.house.Accounts.AccountView;
 import lynchet.server.house.Accounts.Given;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.people.People;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,6 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The accounts of the house, for the head coach. */
 @RestController
+@OpenTo(Who.HEADS)
 @RequestMapping("/api/accounts")
 class AccountController {
 

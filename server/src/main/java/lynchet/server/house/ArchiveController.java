@@ -6,8 +6,10 @@ import lynchet.format.MapGraph;
 import lynchet.server.club.Contents;
 import lynchet.server.club.Exports;
 import lynchet.server.club.Taught;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -20,6 +22,7 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 
 /** The whole club in the open format, out and in, and its map for other programs. */
 @RestController
+@OpenTo(Who.HEADS)
 @RequestMapping("/api/archive")
 class ArchiveController {
 

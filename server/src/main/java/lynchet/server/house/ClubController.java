@@ -8,7 +8,9 @@ import lynchet.core.rule.Say;
 import lynchet.server.club.ClubSettings;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -36,6 +38,7 @@ class ClubController {
 
     record ClubName(@Most(80) String name) {}
 
+    @OpenTo(Who.HEADS)
     @PutMapping
     ClubName rename(@RequestBody ClubName given) {
         String name = Say.text("the name of the club", given.name()).strip();
@@ -50,6 +53,7 @@ class ClubController {
     }
 
     /** The badge as a picture; no content where the club has none. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping(path = "/badge", produces = MediaType.IMAGE_PNG_VALUE)
     ResponseEntity<byte[]> badge() {
         return club.badge()
@@ -61,6 +65,7 @@ class ClubController {
     }
 
     /** Takes a picture of at most 100 kB, whatever its kind, and draws it again. */
+    @OpenTo(Who.HEADS)
     @PutMapping(path = "/badge", consumes = "image/*")
     ResponseEntity<Void> keep(InputStream sent) throws IOException {
         byte[] png = Badge.drawn(sent.readNBytes(Badge.MOST_BYTES + 1));
@@ -71,6 +76,7 @@ class ClubController {
         return ResponseEntity.noContent().build();
     }
 
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/badge")
     ResponseEntity<Void> remove() {
         if (club.badge().isEmpty()) {

@@ -20,8 +20,10 @@ import lynchet.server.club.Edits;
 import lynchet.server.club.Slice;
 import lynchet.server.club.Stores;
 import lynchet.server.club.Taught;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.PartStore;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.ClassStore;
 import lynchet.server.people.People;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -69,6 +71,7 @@ class CoachController {
      */
     record Coaches(List<Coach> coaches, Map<String, String> names, List<WrittenCoach> written) {}
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     Coaches all() {
         List<Accounts.AccountView> all = accounts.all();
@@ -119,6 +122,7 @@ class CoachController {
     }
 
     /** Says who is meant: weekly times and classes to come name them from now on; classes that are over stay as written. */
+    @OpenTo(Who.HEADS)
     @PostMapping("/meant")
     Coaches meant(@RequestBody WhoIsMeant meant) {
         if (meant.text() == null || meant.text().isBlank()) {
@@ -145,7 +149,7 @@ class CoachController {
         return new Slice() {
             @Override
             @SuppressWarnings("unchecked")
-            public <T> List<T> of(PartStore<T, ?> store) {
+            public <T> List<T> of(PartStore<T> store) {
                 Part<T> part = store.part();
                 return part.equals(Parts.CLASSES) ? (List<T>) ahead : List.of();
             }

@@ -6,7 +6,9 @@ import java.io.UncheckedIOException;
 import java.util.Locale;
 import lynchet.format.csv.Preview;
 import lynchet.server.keep.Jobs;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -23,6 +25,7 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 
 /** Sheets, and imports that take a while: started, watched, cancelled. */
 @RestController
+@OpenTo(Who.HEADS)
 @RequestMapping("/api")
 class ExchangeController {
 

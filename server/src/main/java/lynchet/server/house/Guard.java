@@ -1,10 +1,7 @@
 package lynchet.server.house;
 
-import static org.springframework.http.HttpMethod.DELETE;
 import static org.springframework.http.HttpMethod.GET;
 import static org.springframework.http.HttpMethod.HEAD;
-import static org.springframework.http.HttpMethod.POST;
-import static org.springframework.http.HttpMethod.PUT;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -27,7 +24,10 @@ import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestMatcher;
 
-/** Who may do what. Nothing but the sign-in page and health answers a stranger. */
+/**
+ * Who may do what: each handler says it itself, see {@link lynchet.server.keep.OpenTo}. Nothing but the sign-in page and health
+ * answers a stranger.
+ */
 @Configuration
 class Guard {
 
@@ -58,101 +58,20 @@ class Guard {
 
     @Bean
     SecurityFilterChain chain(
-            HttpSecurity http, SecurityContextRepository sessions, CsrfTokenRepository tokens, ProblemWriter problems)
+            HttpSecurity http,
+            SecurityContextRepository sessions,
+            CsrfTokenRepository tokens,
+            ProblemWriter problems,
+            Handlers handlers)
             throws Exception {
-        http.authorizeHttpRequests(may -> may.requestMatchers(
-                                "/api/session",
-                                "/api/session/first",
-                                "/api/session/welcome",
-                                "/api/session/link",
-                                "/api/session/link/look",
-                                "/actuator/health",
-                                "/error")
+        http.authorizeHttpRequests(may -> may.requestMatchers("/actuator/health", "/error")
                         .permitAll()
                         .requestMatchers("/actuator/**")
                         .denyAll()
-                        .requestMatchers("/api/session/**")
-                        .authenticated()
-                        .requestMatchers("/api/accounts/**", "/api/copies/**")
-                        .hasRole(Role.HEAD.name())
-                        .requestMatchers(reading(
-                                "/api/classes/*/telling",
-                                "/api/classes/*/pairs",
-                                "/api/classes/*/calls",
-                                "/api/classes/*/tonight",
-                                "/api/plans/*/exposure",
-                                "/api/letters/**",
-                                "/api/asks",
-                                "/api/incidents/**",
-                                "/api/board/**",
-                                "/api/merits",
-                                "/api/people/*/brought",
-                                "/api/people/falls",
-                                "/api/edits/**",
-                                "/api/ladders/*/versions/*/people",
-                                "/api/belts"))
-                        .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
-                        .requestMatchers(
-                                reading("/api/archive", "/api/people/*/all", "/api/people/*/mentions", "/api/keeping"))
-                        .hasRole(Role.HEAD.name())
-                        .requestMatchers("/api/archive/**", "/api/imports/**", "/api/csv/**", "/api/library/**")
-                        .hasRole(Role.HEAD.name())
-                        .requestMatchers(reading("/api/**", "/v3/**"))
-                        .authenticated()
-                        .requestMatchers(POST, "/api/page-errors")
-                        .authenticated()
-                        .requestMatchers(
-                                POST,
-                                "/api/attendance",
-                                "/api/practice",
-                                "/api/marks",
-                                "/api/people",
-                                "/api/asks",
-                                "/api/incidents",
-                                "/api/credits",
-                                "/api/tallies",
-                                "/api/starts",
-                                "/api/nominations",
-                                "/api/merits",
-                                "/api/people/weights",
-                                "/api/people/brought",
-                                "/api/people/*/guest",
-                                "/api/people/*/limits/**",
-                                "/api/patterns",
-                                "/api/classes/sums",
-                                "/api/plans/**",
-                                "/api/plans",
-                                "/api/cycles/**",
-                                "/api/cycles",
-                                "/api/classes/*/news",
-                                "/api/map/undo/*",
-                                "/api/chains",
-                                "/api/chains/check")
-                        .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
-                        .requestMatchers(
-                                DELETE,
-                                "/api/attendance/*",
-                                "/api/practice/*",
-                                "/api/credits/*",
-                                "/api/tallies/*",
-                                "/api/starts/*",
-                                "/api/plans/**",
-                                "/api/cycles/*",
-                                "/api/nominations/*",
-                                "/api/merits/*")
-                        .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
-                        .requestMatchers(
-                                PUT,
-                                "/api/chains/*",
-                                "/api/classes/*",
-                                "/api/plans/*",
-                                "/api/cycles/*",
-                                "/api/asks/*",
-                                "/api/incidents/*",
-                                "/api/pairings/*")
-                        .hasAnyRole(Role.COACH.name(), Role.HEAD.name())
                         .requestMatchers("/api/**")
-                        .hasRole(Role.HEAD.name())
+                        .access(handlers)
+                        .requestMatchers(reading("/v3/**"))
+                        .authenticated()
                         .requestMatchers(reading("/**"))
                         .permitAll()
                         .anyRequest()

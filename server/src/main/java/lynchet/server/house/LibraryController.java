@@ -10,7 +10,9 @@ import lynchet.core.club.LibraryUpdate;
 import lynchet.core.people.Student;
 import lynchet.core.people.Touched;
 import lynchet.core.rule.Most;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.people.People;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -21,6 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What the shipped library offers to a club that has gone its own way. */
 @RestController
+@OpenTo(Who.HEADS)
 @RequestMapping("/api/library")
 class LibraryController {
 

@@ -7,6 +7,8 @@ import java.util.Deque;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.server.keep.OpenTo;
+import lynchet.server.keep.Who;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.ResponseEntity;
@@ -16,6 +18,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What broke in an open page, into the log: where in the program, never what somebody typed or saw. */
 @RestController
+@OpenTo(Who.ACCOUNTS)
 class PageErrors {
 
     private static final Logger LOG = LoggerFactory.getLogger(PageErrors.class);

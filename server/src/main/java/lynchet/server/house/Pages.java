@@ -1,5 +1,7 @@
 package lynchet.server.house;
 
+import lynchet.server.keep.OpenTo;
+import lynchet.server.keep.Who;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 
@@ -7,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 class Pages {
 
+    @OpenTo(Who.STRANGERS)
     @GetMapping({"/map/**", "/chains/**", "/ranks/**", "/term/**", "/mat/**", "/people/**", "/house/**", "/enter"})
     String page() {
         return "forward:/index.html";

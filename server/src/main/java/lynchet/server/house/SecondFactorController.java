@@ -6,7 +6,9 @@ import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.server.club.ClubSettings;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
@@ -18,6 +20,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Whether one's own account asks for a code beside the password. Somebody who sits down at an open screen does not know the password. */
 @RestController
+@OpenTo(Who.ACCOUNTS)
 @RequestMapping("/api/session/second")
 class SecondFactorController {
 

@@ -9,8 +9,10 @@ import lynchet.core.rule.Most;
 import lynchet.core.safety.Cautions;
 import lynchet.server.club.ClubSettings;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sha256;
+import lynchet.server.keep.Who;
 import lynchet.starter.StarterChoice;
 import lynchet.starter.demo.DemoClub;
 import org.jspecify.annotations.Nullable;
@@ -107,6 +109,7 @@ class SessionController {
             @Nullable String demoPassword,
             String responsibility) {}
 
+    @OpenTo(Who.STRANGERS)
     @GetMapping
     Session who(Authentication authentication) {
         if (authentication == null) {
@@ -116,6 +119,7 @@ class SessionController {
     }
 
     /** What the page asks first, of strangers too; it also hands out the CSRF cookie. */
+    @OpenTo(Who.STRANGERS)
     @GetMapping("/welcome")
     Welcome welcome(Authentication authentication, HttpServletRequest request) {
         handOutToken(request);
@@ -131,6 +135,7 @@ class SessionController {
                 Cautions.RESPONSIBILITY);
     }
 
+    @OpenTo(Who.STRANGERS)
     @PostMapping
     Session signIn(@RequestBody SignIn tried, HttpServletRequest request, HttpServletResponse response) {
         String name = tried.name() == null ? "" : tried.name().strip();
@@ -148,6 +153,7 @@ class SessionController {
         return enter(entering.name(), entering.role(), request, response);
     }
 
+    @OpenTo(Who.STRANGERS)
     @PostMapping("/first")
     Session first(@RequestBody First first, HttpServletRequest request, HttpServletResponse response) {
         String name = braked.look(
@@ -160,6 +166,7 @@ class SessionController {
         return enter(name, Role.HEAD, request, response);
     }
 
+    @OpenTo(Who.STRANGERS)
     @DeleteMapping
     ResponseEntity<Void> signOut(HttpServletRequest request) {
         HttpSession session = request.getSession(false);
@@ -178,12 +185,14 @@ class SessionController {
     record Changed(@Most(200) String old, @Most(200) String password) {}
 
     /** Whose account a one-time link opens, while it works. */
+    @OpenTo(Who.STRANGERS)
     @PostMapping("/link/look")
     Accounts.AccountView look(@RequestBody Opened opened) {
         return accounts.opened(opened.link());
     }
 
     /** Chooses a password by a one-time link, and signs in. */
+    @OpenTo(Who.STRANGERS)
     @PostMapping("/link")
     Session choose(@RequestBody Chosen chosen, HttpServletRequest request, HttpServletResponse response) {
         Accounts.AccountView account = durable.write(() -> accounts.enter(chosen.link(), chosen.password()));
@@ -192,6 +201,7 @@ class SessionController {
     }
 
     /** Changes one's own password; one's other sessions end. */
+    @OpenTo(Who.ACCOUNTS)
     @PostMapping("/password")
     ResponseEntity<Void> password(
             @RequestBody Changed changed,
@@ -214,12 +224,14 @@ class SessionController {
     }
 
     /** Where one is signed in, the latest first. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/mine")
     List<OpenSessions.SessionView> mine(Authentication who, HttpServletRequest request) {
         return open.of(who.getName(), request.getSession());
     }
 
     /** Ends one of one's own sessions. */
+    @OpenTo(Who.ACCOUNTS)
     @DeleteMapping("/mine/{id}")
     ResponseEntity<Void> end(@PathVariable String id, Authentication who) {
         if (!open.end(who.getName(), id)) {

@@ -1,5 +1,7 @@
 package lynchet.server.house;
 
+import lynchet.server.keep.OpenTo;
+import lynchet.server.keep.Who;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.MediaType;
@@ -17,11 +19,13 @@ class TabletController {
         this.tablet = tablet;
     }
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/api/tablet")
     Tablet.WayIn wayIn() {
         return tablet.wayIn();
     }
 
+    @OpenTo(Who.STRANGERS)
     @GetMapping("/authority.crt")
     ResponseEntity<Resource> authority() {
         return tablet.certificate()

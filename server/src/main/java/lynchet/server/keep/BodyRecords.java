@@ -13,7 +13,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * Records whose body is one value: what they point at stands in {@code points_at} besides, so that it can be asked which
  * of them point at something.
  */
-public abstract class BodyRecords<T, R extends KeptAsJson<T>> extends PartStore<T, R> {
+public abstract class BodyRecords<T, R extends KeptAsJson<T>> extends RowStore<T, R> {
 
     private final JdbcTemplate jdbc;
     private final Target offered;

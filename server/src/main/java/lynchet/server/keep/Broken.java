@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class Broken implements ErrorController {
 
+    @OpenTo(Who.STRANGERS)
     @RequestMapping("/error")
     ResponseEntity<ProblemDetail> problem(HttpServletRequest request) {
         HttpStatus status = request.getDispatcherType() == DispatcherType.ERROR

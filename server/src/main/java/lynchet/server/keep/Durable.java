@@ -85,12 +85,15 @@ public class Durable {
     }
 
     /**
-     * Runs a transaction that reads and rewrites the whole club while nobody else writes, so that what others are told
-     * is kept is not among what it throws away.
+     * Runs a transaction while nobody else writes: one that rewrites the whole club, so that what others are told is kept is
+     * not among what it throws away, or one that takes out what a record may point at.
      */
     public <T> T writeAlone(Supplier<T> transaction) {
         T result;
         ask();
+        if (whole.getReadHoldCount() > 0) {
+            throw new IllegalStateException("a write waits for itself: it cannot be alone inside another one");
+        }
         whole.writeLock().lock();
         try {
             result = transaction.get();

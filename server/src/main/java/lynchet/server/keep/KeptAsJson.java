@@ -2,15 +2,11 @@ package lynchet.server.keep;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.MappedSuperclass;
-import lynchet.core.rule.Nonsense;
 import lynchet.format.Json;
 
 /** A row whose body is one core value in the open format. */
 @MappedSuperclass
 public abstract class KeptAsJson<T> extends Row<T> {
-
-    /** Longer than anything that a coach writes as one thing, and short enough to be read in a blink. */
-    static final int LONGEST_BODY = 500_000;
 
     @Column(nullable = false)
     private String body;
@@ -28,13 +24,7 @@ public abstract class KeptAsJson<T> extends Row<T> {
     }
 
     private void write(T value) {
-        body = Json.write(value);
-        if (body.length() > LONGEST_BODY) {
-            throw new Nonsense(
-                    Nonsense.Rule.TEXT_LONG,
-                    "/",
-                    "all of it together has " + body.length() + " characters and at most " + LONGEST_BODY + " fit");
-        }
+        body = Body.of(value);
     }
 
     protected abstract Class<T> type();

@@ -9,8 +9,10 @@ import lynchet.core.walk.IgnoredGap;
 import lynchet.server.club.Edits;
 import lynchet.server.club.Slice;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.PartStore;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.map.IgnoredGapStore;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -38,6 +40,7 @@ class IgnoredGapController {
         this.clock = clock;
     }
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     List<IgnoredGap> through(
             @RequestParam(required = false) String rank, @RequestParam(required = false) String student) {
@@ -45,6 +48,7 @@ class IgnoredGapController {
     }
 
     /** The time and the account are the server's; {@code at} and {@code by} that are sent are not looked at. */
+    @OpenTo(Who.HEADS)
     @PostMapping
     IgnoredGap ignore(@RequestBody IgnoredGap sent) {
         IgnoredGap gap = new IgnoredGap(
@@ -71,7 +75,7 @@ class IgnoredGapController {
     private static Slice only(List<String> ids) {
         return new Slice() {
             @Override
-            public <T> List<T> of(PartStore<T, ?> store) {
+            public <T> List<T> of(PartStore<T> store) {
                 return store.part().equals(Parts.IGNORED_GAPS)
                         ? List.copyOf(store.find(ids).values())
                         : List.of();
@@ -79,6 +83,7 @@ class IgnoredGapController {
         };
     }
 
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void takeBack(@PathVariable String id) {

@@ -8,7 +8,9 @@ import lynchet.core.walk.Legal;
 import lynchet.core.walk.Suggestions;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.round.RoundStore;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -17,6 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What is on the map under a ruleset, what is logged about it, and what fits when something is added to it. */
 @RestController
+@OpenTo(Who.ACCOUNTS)
 @RequestMapping("/api/map")
 class LegalController {
 

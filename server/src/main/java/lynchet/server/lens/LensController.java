@@ -25,7 +25,9 @@ import lynchet.core.walk.Routes;
 import lynchet.core.walk.SmallestMend;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.map.IgnoredGapStore;
 import lynchet.server.people.People;
 import lynchet.server.round.RoundStore;
@@ -40,6 +42,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The map through somebody's eyes: what a rank, a student or the whole club reaches and leaves open. */
 @RestController
+@OpenTo(Who.ACCOUNTS)
 @RequestMapping("/api/map")
 class LensController {
 

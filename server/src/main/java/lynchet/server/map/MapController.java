@@ -19,7 +19,9 @@ import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.round.RoundStore;
 import lynchet.server.round.TriesAsked;
 import org.jspecify.annotations.Nullable;
@@ -60,6 +62,7 @@ class MapController {
 
     record TechniqueCard(Technique technique, List<Caution> cautions, List<Use> uses) {}
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     MapView map() {
         Snapshot snapshot = taught.now();
@@ -67,6 +70,7 @@ class MapController {
     }
 
     /** A position's decision table; its ETag is that of the pair it belongs to. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/positions/{id}")
     ResponseEntity<DecisionTable> position(
             @PathVariable String id,
@@ -83,6 +87,7 @@ class MapController {
                 .body(DecisionTable.of(snapshot.map(), id, snapshot.ruleset(ruleset), evidence));
     }
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/techniques/{id}")
     ResponseEntity<TechniqueCard> technique(
             @PathVariable String id, @ParameterObject TriesAsked tries, Authentication who) {
@@ -97,11 +102,13 @@ class MapController {
         return ResponseEntity.ok().eTag(ETags.of(technique)).body(card);
     }
 
+    @OpenTo(Who.HEADS)
     @PostMapping("/positions")
     ResponseEntity<PositionPair> addPair(@RequestBody PositionPair pair) {
         return ETags.tagged(edits.add(Parts.PAIRS, pair));
     }
 
+    @OpenTo(Who.HEADS)
     @PutMapping("/positions/{id}")
     ResponseEntity<PositionPair> changePair(
             @PathVariable String id,
@@ -111,6 +118,7 @@ class MapController {
     }
 
     /** Retires a pair of positions that nothing leads to or from any more. */
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/positions/{id}")
     ResponseEntity<PositionPair> retirePair(
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {
@@ -134,11 +142,13 @@ class MapController {
         return taught.now().map().technique(technique).map(Technique::name).orElse("A technique");
     }
 
+    @OpenTo(Who.HEADS)
     @PostMapping("/techniques")
     ResponseEntity<Technique> addTechnique(@RequestBody Technique technique) {
         return ETags.tagged(edits.add(Parts.TECHNIQUES, technique));
     }
 
+    @OpenTo(Who.HEADS)
     @PutMapping("/techniques/{id}")
     ResponseEntity<Technique> changeTechnique(
             @PathVariable String id,
@@ -148,17 +158,20 @@ class MapController {
     }
 
     /** Retires a technique: none of its links is offered any more. */
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/techniques/{id}")
     ResponseEntity<Technique> retireTechnique(
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {
         return ETags.tagged(edits.become(Parts.TECHNIQUES, id, tag, Technique::asRetired));
     }
 
+    @OpenTo(Who.HEADS)
     @PostMapping("/links")
     ResponseEntity<Link> addLink(@RequestBody Link link) {
         return ETags.tagged(edits.add(Parts.LINKS, link));
     }
 
+    @OpenTo(Who.HEADS)
     @PutMapping("/links/{id}")
     ResponseEntity<Link> changeLink(
             @PathVariable String id,
@@ -168,17 +181,20 @@ class MapController {
     }
 
     /** Retires a link: it disappears from choices and stays where it is pointed at. */
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/links/{id}")
     ResponseEntity<Link> retireLink(
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {
         return ETags.tagged(edits.become(Parts.LINKS, id, tag, Link::asRetired));
     }
 
+    @OpenTo(Who.HEADS)
     @PostMapping("/reactions")
     ResponseEntity<Reaction> addReaction(@RequestBody Reaction reaction) {
         return ETags.tagged(edits.add(Parts.REACTIONS, reaction));
     }
 
+    @OpenTo(Who.HEADS)
     @PutMapping("/reactions/{id}")
     ResponseEntity<Reaction> changeReaction(
             @PathVariable String id,
@@ -188,6 +204,7 @@ class MapController {
     }
 
     /** Retires a reaction. */
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/reactions/{id}")
     ResponseEntity<Reaction> retireReaction(
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {
@@ -195,6 +212,7 @@ class MapController {
     }
 
     /** One pair of positions with its ETag, for changing it. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/pairs/{id}")
     ResponseEntity<PositionPair> onePair(@PathVariable String id) {
         return ETags.tagged(taught.now().map().data().pairs().stream()
@@ -204,12 +222,14 @@ class MapController {
     }
 
     /** One link with its ETag, for changing it. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/links/{id}")
     ResponseEntity<Link> oneLink(@PathVariable String id) {
         return ETags.tagged(taught.now().map().link(id).orElseThrow(() -> Refusal.missing("link", id)));
     }
 
     /** One reaction with its ETag, for changing it. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/reactions/{id}")
     ResponseEntity<Reaction> oneReaction(@PathVariable String id) {
         return ETags.tagged(taught.now().map().reaction(id).orElseThrow(() -> Refusal.missing("reaction", id)));

@@ -11,13 +11,13 @@ import java.util.Optional;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.mat.Attendance;
-import lynchet.server.keep.PartStore;
+import lynchet.server.keep.RowStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps who was in which class. */
 @Service
-class AttendanceStore extends PartStore<Attendance, AttendanceRow> {
+class AttendanceStore extends RowStore<Attendance, AttendanceRow> {
 
     AttendanceStore(EntityManager entities) {
         super(entities, Parts.ATTENDANCE, AttendanceRow.class, one -> {

@@ -4,7 +4,9 @@ import java.time.Clock;
 import java.time.LocalDate;
 import lynchet.core.mat.Credit;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -14,6 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Practice from before the club: counted once for each student and subject, with a note, and taken back. */
 @RestController
+@OpenTo(Who.COACHES)
 @RequestMapping("/api/credits")
 class CreditController {
 

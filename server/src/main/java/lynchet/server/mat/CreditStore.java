@@ -6,13 +6,13 @@ import java.util.List;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.mat.Credit;
-import lynchet.server.keep.PartStore;
+import lynchet.server.keep.RowStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps practice from elsewhere that counts. */
 @Service
-public class CreditStore extends PartStore<Credit, CreditRow> {
+public class CreditStore extends RowStore<Credit, CreditRow> {
 
     CreditStore(EntityManager entities) {
         super(entities, Parts.CREDITS, CreditRow.class, CreditRow::new);

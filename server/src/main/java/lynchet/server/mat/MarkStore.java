@@ -8,13 +8,13 @@ import java.util.function.Consumer;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.mat.Mark;
-import lynchet.server.keep.PartStore;
+import lynchet.server.keep.RowStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps the marks. */
 @Service
-public class MarkStore extends PartStore<Mark, MarkRow> {
+public class MarkStore extends RowStore<Mark, MarkRow> {
 
     MarkStore(EntityManager entities) {
         super(entities, Parts.MARKS, MarkRow.class, MarkRow::new);

@@ -22,8 +22,10 @@ import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
+import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -102,6 +104,7 @@ class MatController {
             Map<String, List<String>> ifTime) {}
 
     /** Classes from a day to a day, those that the weekly slots give among them; today's when neither is given. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/classes")
     Calendar classes(
             @RequestParam(required = false) LocalDate from,
@@ -139,11 +142,13 @@ class MatController {
     }
 
     /** The ways of drilling that a coach may take into a class. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/drills")
     List<DrillShape> drills() {
         return taught.now().taught().drills();
     }
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/classes/{id}")
     ResponseEntity<ClassSheet> one(@PathVariable String id, Authentication who) {
         TrainingClass training = seenBy(who, records.trained(id));
@@ -173,6 +178,7 @@ class MatController {
     record Summed(ClassSum sum, int left, int fewFalls, int mostFalls) {}
 
     /** Adds a class up as it is being planned; nothing is kept. */
+    @OpenTo(Who.COACHES)
     @PostMapping("/classes/sums")
     Summed sums(@RequestBody TrainingClass training) {
         records.checked(training);
@@ -187,6 +193,7 @@ class MatController {
                 now.numbers().mostFalls());
     }
 
+    @OpenTo(Who.COACHES)
     @PutMapping("/classes/{id}")
     ResponseEntity<TrainingClass> change(
             @PathVariable String id,
@@ -202,11 +209,13 @@ class MatController {
         }));
     }
 
+    @OpenTo(Who.COACHES)
     @PostMapping("/attendance")
     Attendance attend(@RequestBody Attendance attendance) {
         return durable.write(() -> records.attend(attendance));
     }
 
+    @OpenTo(Who.COACHES)
     @DeleteMapping("/attendance/{id}")
     ResponseEntity<Void> leave(@PathVariable String id) {
         durable.write(() -> {
@@ -216,26 +225,31 @@ class MatController {
         return ResponseEntity.noContent().build();
     }
 
+    @OpenTo(Who.COACHES)
     @PostMapping("/practice")
     PracticeEntry practise(@RequestBody PracticeEntry entry) {
         return durable.write(() -> records.practise(entry));
     }
 
+    @OpenTo(Who.COACHES)
     @DeleteMapping("/practice/{id}")
     PracticeEntry withdraw(@PathVariable String id) {
         return durable.write(() -> records.withdrawPractice(id));
     }
 
+    @OpenTo(Who.COACHES)
     @PostMapping("/marks")
     Mark mark(@RequestBody Mark mark) {
         return durable.write(() -> records.mark(mark));
     }
 
+    @OpenTo(Who.COACHES)
     @PostMapping("/tallies")
     Tally tally(@RequestBody Tally tally) {
         return durable.write(() -> records.tally(tally));
     }
 
+    @OpenTo(Who.COACHES)
     @DeleteMapping("/tallies/{id}")
     ResponseEntity<Void> takeBackTally(@PathVariable String id) {
         durable.write(() -> {

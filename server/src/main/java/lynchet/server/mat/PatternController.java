@@ -7,6 +7,8 @@ import lynchet.core.mat.ClassPattern;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
+import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -33,6 +35,7 @@ class PatternController {
     /** A pattern with its tag, for letting it go. */
     record PatternView(ClassPattern pattern, String tag) {}
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     List<PatternView> all() {
         return taught.now().taught().patterns().stream()
@@ -41,11 +44,13 @@ class PatternController {
                 .toList();
     }
 
+    @OpenTo(Who.COACHES)
     @PostMapping
     ResponseEntity<ClassPattern> add(@RequestBody ClassPattern pattern) {
         return ETags.tagged(edits.add(Parts.PATTERNS, pattern));
     }
 
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/{id}")
     ResponseEntity<Void> remove(
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {

@@ -6,13 +6,13 @@ import java.util.List;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.mat.PracticeEntry;
-import lynchet.server.keep.PartStore;
+import lynchet.server.keep.RowStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps what was drilled in which class. */
 @Service
-class PracticeStore extends PartStore<PracticeEntry, PracticeRow> {
+class PracticeStore extends RowStore<PracticeEntry, PracticeRow> {
 
     PracticeStore(EntityManager entities) {
         super(entities, Parts.PRACTICE, PracticeRow.class, PracticeRow::new);

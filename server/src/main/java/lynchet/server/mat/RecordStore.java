@@ -405,7 +405,7 @@ public class RecordStore {
      * @param asKept what was sent with the stamps of what was kept, so that only what the caller said is compared
      * @throws Refusal 409 if that is something else
      */
-    private static <T> Optional<T> again(Part<T> part, PartStore<T, ?> store, T sent, UnaryOperator<T> asKept) {
+    private static <T> Optional<T> again(Part<T> part, PartStore<T> store, T sent, UnaryOperator<T> asKept) {
         return store.find(part.idOf(sent)).map(kept -> {
             if (!asKept.apply(kept).equals(kept)) {
                 throw Refusal.taken(part.idOf(sent), "Something else was already recorded under this id.");
@@ -427,7 +427,7 @@ public class RecordStore {
     }
 
     private <T> void take(
-            Part<T> part, PartStore<T, ?> store, List<T> added, Function<T, String> student, Progress progress) {
+            Part<T> part, PartStore<T> store, List<T> added, Function<T, String> student, Progress progress) {
         for (int from = 0; from < added.size(); from += PartStore.HANDFUL) {
             progress.at(part.name(), from, added.size());
             store.add(added.subList(from, Math.min(added.size(), from + PartStore.HANDFUL)));

@@ -10,7 +10,9 @@ import lynchet.server.club.Known;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -57,6 +59,7 @@ class StartController {
     }
 
     /** Counts a start. The same again is the first answer. */
+    @OpenTo(Who.COACHES)
     @PostMapping("/starts")
     Start count(@RequestBody Start sent) {
         return durable.write(() -> transaction.execute(status -> kept(sent)));
@@ -78,6 +81,7 @@ class StartController {
     }
 
     /** Takes one back. */
+    @OpenTo(Who.COACHES)
     @DeleteMapping("/starts/{id}")
     ResponseEntity<Void> takeBack(@PathVariable String id) {
         durable.write(() -> transaction.execute(status -> {
@@ -96,6 +100,7 @@ class StartController {
      */
     record FromHere(int starts, int escapes) {}
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/map/positions/{id}/starts")
     FromHere from(@PathVariable String id) {
         if (taught.now().map().position(id).isEmpty()) {

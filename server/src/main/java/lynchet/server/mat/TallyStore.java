@@ -7,13 +7,13 @@ import java.util.List;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.mat.Tally;
-import lynchet.server.keep.PartStore;
+import lynchet.server.keep.RowStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps the faults of the room. */
 @Service
-class TallyStore extends PartStore<Tally, TallyRow> {
+class TallyStore extends RowStore<Tally, TallyRow> {
 
     TallyStore(EntityManager entities) {
         super(entities, Parts.TALLIES, TallyRow.class, TallyRow::new);

@@ -12,7 +12,9 @@ import lynchet.core.mat.Track;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -40,6 +42,7 @@ class TrackController {
     /** The tracks with the tag of each, for saving it. */
     record Tracks(List<Track> tracks, Map<String, String> tags) {}
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     Tracks all() {
         List<Track> tracks = taught.now().taught().tracks();
@@ -48,12 +51,14 @@ class TrackController {
         return new Tracks(tracks, tags);
     }
 
+    @OpenTo(Who.HEADS)
     @PostMapping
     ResponseEntity<Track> add(@RequestBody Track track) {
         fits(track);
         return ETags.tagged(edits.add(Parts.TRACKS, track));
     }
 
+    @OpenTo(Who.HEADS)
     @PutMapping("/{id}")
     ResponseEntity<Track> change(
             @PathVariable String id,
@@ -64,6 +69,7 @@ class TrackController {
     }
 
     /** Takes a track out that nothing names; one that has had classes stays. */
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/{id}")
     ResponseEntity<Void> remove(
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {

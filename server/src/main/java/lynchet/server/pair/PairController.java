@@ -33,7 +33,9 @@ import lynchet.server.club.Stores;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.RecordStore;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.People;
@@ -53,6 +55,7 @@ import org.springframework.web.bind.annotation.RestController;
  * reach the server; the rules and the costs are the core's either way. Coaches only.
  */
 @RestController
+@OpenTo(Who.COACHES)
 @RequestMapping("/api")
 class PairController {
 

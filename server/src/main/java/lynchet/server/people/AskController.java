@@ -9,8 +9,10 @@ import lynchet.server.club.Known;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.PersonOf;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -26,6 +28,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What students asked to work on: written down, answered with a technique or chain, taken up by a class. */
 @RestController
+@OpenTo(Who.COACHES)
 @RequestMapping("/api/asks")
 class AskController {
 

@@ -18,8 +18,10 @@ import lynchet.server.club.Snapshot;
 import lynchet.server.club.Stores;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.StudentStates;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -94,6 +96,7 @@ class BroughtController {
             Brought.Answer answer, LocalDate on, @Nullable String by) {}
 
     /** The ranks that somebody came with, where something is asked below them. */
+    @OpenTo(Who.COACHES)
     @GetMapping("/{id}/brought")
     @Transactional(readOnly = true)
     List<CameWith> came(@PathVariable String id) {
@@ -129,6 +132,7 @@ class BroughtController {
     record Saying(@Most(MOST) List<String> students, Brought.Answer answer) {}
 
     /** Says it of many people at once, each as they came; a coach may only ask for it. */
+    @OpenTo(Who.COACHES)
     @PostMapping("/brought")
     Bringing.BroughtSaid say(@RequestBody Saying asked, Authentication who) {
         if (asked.answer() == null) {
@@ -144,6 +148,7 @@ class BroughtController {
     }
 
     /** Takes back what was said of somebody on a ladder. */
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/{id}/brought/{ladder}")
     Brought takeBack(@PathVariable String id, @PathVariable String ladder) {
         people.one(id);
@@ -167,6 +172,7 @@ class BroughtController {
      * @param classId only those who are in a class; null: everybody
      * @param student only one person; null: everybody
      */
+    @OpenTo(Who.COACHES)
     @GetMapping("/falls")
     @Transactional(readOnly = true)
     List<Unseen> falls(@RequestParam @Nullable String classId, @RequestParam @Nullable String student) {

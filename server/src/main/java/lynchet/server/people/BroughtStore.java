@@ -10,7 +10,7 @@ import java.util.Map;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.people.Brought;
-import lynchet.server.keep.PartStore;
+import lynchet.server.keep.RowStore;
 import lynchet.server.keep.Sql;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
@@ -18,7 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps what people knew already when they came, with the breakfalls among it beside. */
 @Service
-class BroughtStore extends PartStore<Brought, BroughtRow> {
+class BroughtStore extends RowStore<Brought, BroughtRow> {
 
     private final JdbcTemplate jdbc;
 

@@ -4,7 +4,9 @@ import java.util.List;
 import lynchet.core.people.Student;
 import lynchet.core.rule.Most;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -14,6 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What guests are asked at the door and answer later: a coach writes it down, also for whom the server heard of only now. */
 @RestController
+@OpenTo(Who.COACHES)
 @RequestMapping("/api/people/{id}/guest")
 class GuestController {
 

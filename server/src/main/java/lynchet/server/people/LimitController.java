@@ -13,8 +13,10 @@ import lynchet.core.people.WayBack;
 import lynchet.core.rule.Most;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
+import lynchet.server.keep.Who;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
@@ -43,6 +45,7 @@ class LimitController {
     }
 
     /** Sets a limit beside those that hold: they add up. A head knock has no last day. */
+    @OpenTo(Who.COACHES)
     @PostMapping("/limits")
     Student limit(@PathVariable String id, @RequestBody Restriction limit) {
         limit.mustBeSound();
@@ -64,6 +67,7 @@ class LimitController {
             @Most(120) @Nullable String clearedBy) {}
 
     /** Ends a limit: yesterday was its last day. One that has not begun is gone. */
+    @OpenTo(Who.COACHES)
     @PostMapping("/limits/lift")
     Student lift(@PathVariable String id, @RequestBody Lifted lifted, Authentication who) {
         if (lifted.kind() == null) {
@@ -90,6 +94,7 @@ class LimitController {
     }
 
     /** Sets a way back of up to four steps; one at a time, beside whatever else limits them. */
+    @OpenTo(Who.COACHES)
     @PostMapping("/limits/way-back")
     Student wayBack(@PathVariable String id, @RequestBody WayBack back) {
         back.mustBeSound();
@@ -112,6 +117,7 @@ class LimitController {
 
     private static final int MOST_LONGER = 56;
 
+    @OpenTo(Who.COACHES)
     @PostMapping("/limits/way-back/longer")
     Student longer(@PathVariable String id, @RequestBody Longer longer) {
         if (longer.days() < 1 || longer.days() > MOST_LONGER) {
@@ -127,6 +133,7 @@ class LimitController {
     }
 
     /** Ends a way back, with the steps to come: they train in full again. */
+    @OpenTo(Who.COACHES)
     @PostMapping("/limits/way-back/lift")
     Student liftWayBack(@PathVariable String id) {
         return lifting(id, "way back", id, null, limit -> limit.step() != null);
@@ -147,6 +154,7 @@ class LimitController {
     /** Why somebody is kept at a rank, and when that is looked at again. */
     record HoldBack(@Most(300) String reason, @Nullable LocalDate reviewOn) {}
 
+    @OpenTo(Who.HEADS)
     @PostMapping("/holds")
     Student hold(@PathVariable String id, @RequestBody HoldBack held) {
         LocalDate today = people.today();
@@ -168,6 +176,7 @@ class LimitController {
         });
     }
 
+    @OpenTo(Who.HEADS)
     @PostMapping("/holds/lift")
     Student liftHold(@PathVariable String id) {
         people.notThemselves(id);

@@ -13,7 +13,9 @@ import lynchet.core.people.Student;
 import lynchet.core.rule.Most;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -46,6 +48,7 @@ class ManyController {
             @Most(40) List<String> add,
             @Most(40) List<String> remove) {}
 
+    @OpenTo(Who.HEADS)
     @PostMapping("/tracks")
     Counted tracks(@RequestBody OnTracks asked) {
         for (int i = 0; i < asked.add().size(); i++) {
@@ -67,6 +70,7 @@ class ManyController {
     /** What the scales said on a day. */
     record Weighing(LocalDate day, @Most(MOST) List<Weight> weights) {}
 
+    @OpenTo(Who.COACHES)
     @PostMapping("/weights")
     Counted weigh(@RequestBody Weighing weighing) {
         if (weighing.day() == null || weighing.day().isAfter(people.today())) {

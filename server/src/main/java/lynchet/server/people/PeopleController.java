@@ -18,8 +18,10 @@ import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.MarkStore;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -104,6 +106,7 @@ class PeopleController {
             String ladder, String rank, @Nullable LocalDate until, List<Progress.GroupProgress> groups) {}
 
     /** A page of people; {@code who}: those who are training, guests, or who left. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     RosterPage roster(
             @RequestParam(required = false) String find,
@@ -157,6 +160,7 @@ class PeopleController {
     }
 
     /** How many of those who train here a coach has to keep in mind for each reason; a viewer is told of fewer. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/minds")
     Map<RosterQuery.Mind, Integer> minds(Authentication who) {
         Map<RosterQuery.Mind, Integer> counts = query.counts(people.today(), Sight.isOpen(who));
@@ -166,17 +170,20 @@ class PeopleController {
     }
 
     /** Everybody who trains here by name, as little of each as finding and checking in need. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/names")
     List<Names.Name> names(Authentication who) {
         return names.all(people.today(), Sight.isOpen(who));
     }
 
     /** How many hold each rank and how many of them are ready for the next one, by ladder and rank. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/ranks")
     Map<String, Map<String, Roster.Holding>> holding(Authentication who) {
         return roster.holding(people.today(), eyes(who));
     }
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}")
     ResponseEntity<Student> one(@PathVariable String id, Authentication who) {
         return ETags.tagged(seenBy(who, people.one(id)));
@@ -186,6 +193,7 @@ class PeopleController {
      * Adds somebody. An id that says something about them is not looked at, they get another one; a device without the
      * server makes its own. Coaches add guests, the head coach whoever trains here.
      */
+    @OpenTo(Who.COACHES)
     @PostMapping
     ResponseEntity<Student> add(@RequestBody Student student, Authentication who) {
         if (student.guest() == null && !Sight.isHead(who)) {
@@ -199,6 +207,7 @@ class PeopleController {
         return ETags.tagged(durable.write(() -> people.inTurn(() -> people.add(fresh))));
     }
 
+    @OpenTo(Who.HEADS)
     @PutMapping("/{id}")
     ResponseEntity<Student> change(
             @PathVariable String id,
@@ -212,12 +221,14 @@ class PeopleController {
         return ETags.tagged(seenBy(who, durable.write(() -> people.inTurn(() -> people.put(student, tag)))));
     }
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}/readiness")
     List<Readiness> readiness(@PathVariable String id, Authentication who) {
         people.one(id);
         return roster.of(List.of(id), people.today(), eyes(who)).get(0).readiness();
     }
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}/progress")
     ProgressView progress(@PathVariable String id, Authentication who) {
         Student student = people.one(id);
@@ -273,6 +284,7 @@ class PeopleController {
     }
 
     /** The student who carries a card; for check-in. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/card/{card}")
     Student byCard(@PathVariable String card, Authentication who) {
         return seenBy(who, people.byCard(card));

@@ -5,8 +5,10 @@ import java.util.List;
 import lynchet.core.people.Promotion;
 import lynchet.core.rule.Most;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sight;
+import lynchet.server.keep.Who;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -33,6 +35,7 @@ class PromotionController {
     }
 
     /** What a student was given, the oldest first; a viewer is not told why, nor by which figures. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     List<Promotion> of(@RequestParam String student, Authentication who) {
         people.one(student);
@@ -44,6 +47,7 @@ class PromotionController {
      * Gives a belt or a stripe. The time, the account, the verdict of this moment and its figures are the server's; a rank
      * that is given against the verdict wants a reason.
      */
+    @OpenTo(Who.HEADS)
     @PostMapping
     Promotion give(@RequestBody Promotion promotion) {
         return durable.write(() -> people.inTurn(() -> promoting.give(promotion)));
@@ -52,6 +56,7 @@ class PromotionController {
     /** The next stripe for several people: which ladder, on which day, to whom. */
     record Stripes(String ladder, LocalDate date, @Most(200) List<Promoting.Striped> given) {}
 
+    @OpenTo(Who.HEADS)
     @PostMapping("/stripes")
     List<Promotion> stripes(@RequestBody Stripes asked) {
         if (asked.given() == null || asked.given().isEmpty()) {
@@ -65,12 +70,14 @@ class PromotionController {
     }
 
     /** Takes one back that was not announced yet; who did it stays in the journal. */
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/{id}")
     Promotion takeBack(@PathVariable String id) {
         return durable.write(() -> people.inTurn(() -> promoting.takeBack(id)));
     }
 
     /** Corrects one that was announced, with a reason; both stay. */
+    @OpenTo(Who.HEADS)
     @PostMapping("/{id}/correction")
     Promotion correct(@PathVariable String id, @RequestBody Promoting.Meant meant) {
         return durable.write(() -> people.inTurn(() -> promoting.correct(id, meant)));
@@ -79,6 +86,7 @@ class PromotionController {
     /** Which are said aloud. */
     record Announced(@Most(200) List<String> ids) {}
 
+    @OpenTo(Who.HEADS)
     @PostMapping("/announce")
     List<Promotion> announce(@RequestBody Announced asked) {
         if (asked.ids() == null || asked.ids().isEmpty()) {

@@ -8,13 +8,13 @@ import java.util.List;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.people.Promotion;
-import lynchet.server.keep.PartStore;
+import lynchet.server.keep.RowStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps the belts and stripes that were given. */
 @Service
-class PromotionStore extends PartStore<Promotion, PromotionRow> {
+class PromotionStore extends RowStore<Promotion, PromotionRow> {
 
     PromotionStore(EntityManager entities) {
         super(entities, Parts.PROMOTIONS, PromotionRow.class, PromotionRow::new);

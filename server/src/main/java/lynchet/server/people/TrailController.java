@@ -11,7 +11,9 @@ import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.people.Memory;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.CreditStore;
 import lynchet.server.mat.MarkStore;
 import lynchet.server.mat.StudentStates;
@@ -25,6 +27,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What stands behind the figures of one student: each class, each day of practice, each mark with what took it back. */
 @RestController
+@OpenTo(Who.ACCOUNTS)
 @RequestMapping("/api/people/{id}")
 class TrailController {
 

@@ -9,7 +9,9 @@ import lynchet.core.promote.BeltOrder;
 import lynchet.server.club.Known;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -47,6 +49,7 @@ class BeltController {
     record Cupboard(List<BeltView> belts, List<BeltOrder.BeltLine> lines, List<String> unsized) {}
 
     /** What is there, and what those who are put forward or promoted on a ladder want. */
+    @OpenTo(Who.COACHES)
     @GetMapping
     Cupboard cupboard(@RequestParam String ladder) {
         List<Belt> all = belts.cupboard().stream()
@@ -59,6 +62,7 @@ class BeltController {
     }
 
     /** Says how many there are of one kind. */
+    @OpenTo(Who.HEADS)
     @PutMapping("/{id}")
     ResponseEntity<Belt> put(
             @PathVariable String id,

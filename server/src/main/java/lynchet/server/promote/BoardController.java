@@ -2,7 +2,9 @@ package lynchet.server.promote;
 
 import java.time.LocalDate;
 import java.util.List;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.people.People;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,6 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The board before a window: who stands where on a ladder, and who goes on at another one. For coaches. */
 @RestController
+@OpenTo(Who.COACHES)
 @RequestMapping("/api/board")
 class BoardController {
 

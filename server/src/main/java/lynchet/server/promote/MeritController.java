@@ -10,8 +10,10 @@ import lynchet.core.promote.Merit;
 import lynchet.server.club.Known;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.PersonOf;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.People;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -26,6 +28,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What counts towards a rank outside of the classes: charts and conduct that a coach saw, seminars. */
 @RestController
+@OpenTo(Who.COACHES)
 @RequestMapping("/api/merits")
 class MeritController {
 

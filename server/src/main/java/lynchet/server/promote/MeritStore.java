@@ -6,13 +6,13 @@ import java.util.List;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.promote.Merit;
-import lynchet.server.keep.PartStore;
+import lynchet.server.keep.RowStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps what counts outside of the classes. */
 @Service
-public class MeritStore extends PartStore<Merit, MeritRow> {
+public class MeritStore extends RowStore<Merit, MeritRow> {
 
     MeritStore(EntityManager entities) {
         super(entities, Parts.MERITS, MeritRow.class, MeritRow::new);

@@ -14,7 +14,9 @@ import lynchet.server.club.Known;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.People;
 import lynchet.server.people.Promoting;
@@ -29,6 +31,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Coaches put somebody forward for the next rank at a window, and take that back. */
 @RestController
+@OpenTo(Who.COACHES)
 @RequestMapping("/api/nominations")
 class NominationController {
 

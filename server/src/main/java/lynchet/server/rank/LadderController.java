@@ -21,7 +21,9 @@ import lynchet.server.club.Snapshot;
 import lynchet.server.club.Stores;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.map.IgnoredGapStore;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -85,11 +87,13 @@ class LadderController {
             boolean chart,
             boolean conduct) {}
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     List<LadderView> all() {
         return taught.now().ladders().stream().map(this::view).toList();
     }
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}")
     LadderView one(@PathVariable String id) {
         return view(taught.now().ladder(id));
@@ -102,12 +106,14 @@ class LadderController {
                 ladder, ladder.taughtAt(taught.now().map()), ETags.of(ladder), tags, ETags.of(ladder.policy()));
     }
 
+    @OpenTo(Who.HEADS)
     @PostMapping
     ResponseEntity<Ladder> add(@RequestBody Ladder ladder) {
         return ETags.tagged(ladders.add(Parts.LADDERS, ladder));
     }
 
     /** Changes a ladder whole, but for its earlier syllabuses; a rank that somebody holds or held stays. */
+    @OpenTo(Who.HEADS)
     @PutMapping("/{id}")
     ResponseEntity<Ladder> change(
             @PathVariable String id,
@@ -122,6 +128,7 @@ class LadderController {
     }
 
     /** Takes a ladder out that nobody is or was on. */
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/{id}")
     ResponseEntity<Void> remove(
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {
@@ -156,6 +163,7 @@ class LadderController {
                 });
     }
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}/check")
     List<RankCheck> check(@PathVariable String id) {
         Ladder ladder = taught.now().ladder(id);
@@ -182,6 +190,7 @@ class LadderController {
     }
 
     /** Says what counts; the rest of the policy stays. */
+    @OpenTo(Who.HEADS)
     @PutMapping("/{id}/counting")
     ResponseEntity<Policy> counting(
             @PathVariable String id,

@@ -20,7 +20,9 @@ import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.map.IgnoredGapStore;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
@@ -68,6 +70,7 @@ class SyllabusController {
     record Mendable(Finding finding, List<SyllabusMends.RankMend> ways) {}
 
     /** What another syllabus would do, before it is kept: whom it touches, what it opens and closes. Nothing is changed. */
+    @OpenTo(Who.HEADS)
     @PostMapping("/look")
     SyllabusLook.Look look(
             @PathVariable String id,
@@ -87,6 +90,7 @@ class SyllabusController {
      *
      * @param from the first day of a new syllabus, for those who get a rank from then on; none: for all who stand on this one
      */
+    @OpenTo(Who.HEADS)
     @PutMapping("/ranks/{rank}/syllabus")
     ResponseEntity<Rank> syllabus(
             @PathVariable String id,
@@ -107,6 +111,7 @@ class SyllabusController {
     }
 
     /** Keeps what several ranks ask for as one change, such as an item that goes from one to another. */
+    @OpenTo(Who.HEADS)
     @PutMapping("/syllabuses")
     ResponseEntity<Ladder> syllabuses(
             @PathVariable String id,
@@ -133,6 +138,7 @@ class SyllabusController {
     }
 
     /** What can be done about what a rank opens, as far as a change of a syllabus does it. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/ranks/{rank}/mends")
     List<Mendable> mends(@PathVariable String id, @PathVariable String rank) {
         Snapshot now = taught.now();

@@ -25,8 +25,10 @@ import lynchet.server.club.Slice;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.PartStore;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -104,6 +106,7 @@ class VersionsController {
     record MoveOfRank(String rank, int people, int touched, List<SyllabusLook.Touch> touches) {}
 
     /** The versions, the newest first. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     List<SyllabusVersion> all(@PathVariable String id) {
         Snapshot now = taught.now();
@@ -143,6 +146,7 @@ class VersionsController {
     }
 
     /** Who stands on the version that is in force on a day, in order of name. */
+    @OpenTo(Who.COACHES)
     @GetMapping("/{day}/people")
     List<StandingOn> people(@PathVariable String id, @PathVariable LocalDate day) {
         Ladder ladder = taught.now().ladder(id);
@@ -159,6 +163,7 @@ class VersionsController {
     }
 
     /** Keeps what the ranks ask now for those who have a rank, so that what is changed from here on is for those to come. */
+    @OpenTo(Who.HEADS)
     @PostMapping
     ResponseEntity<Ladder> begin(
             @PathVariable String id,
@@ -182,6 +187,7 @@ class VersionsController {
     }
 
     /** Takes the beginning after a version back: those who stand on that version stand on the next one. */
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/{day}")
     ResponseEntity<Void> remove(
             @PathVariable String id,
@@ -203,6 +209,7 @@ class VersionsController {
     }
 
     /** What moving people to the version of a day would give or take, rank by rank; nothing is changed. */
+    @OpenTo(Who.HEADS)
     @PostMapping("/{day}/moves/look")
     List<MoveOfRank> look(@PathVariable String id, @PathVariable LocalDate day, @RequestBody Moving asked) {
         Ladder ladder = taught.now().ladder(id);
@@ -233,6 +240,7 @@ class VersionsController {
     }
 
     /** Moves people to the version that is in force on a day; it holds while they wear the rank they wear now. */
+    @OpenTo(Who.HEADS)
     @PostMapping("/{day}/moves")
     Moved move(@PathVariable String id, @PathVariable LocalDate day, @RequestBody Moving asked) {
         Ladder ladder = taught.now().ladder(id);
@@ -286,7 +294,7 @@ class VersionsController {
     private static Slice movesOf(Set<String> students) {
         return new Slice() {
             @Override
-            public <T> List<T> of(PartStore<T, ?> store) {
+            public <T> List<T> of(PartStore<T> store) {
                 return store.part().equals(Parts.SYLLABUS_MOVES) && !students.isEmpty()
                         ? store.pointingAt(Target.STUDENT, students, Integer.MAX_VALUE)
                         : List.of();

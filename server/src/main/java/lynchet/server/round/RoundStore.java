@@ -14,9 +14,9 @@ import lynchet.core.round.Logged;
 import lynchet.core.round.Round;
 import lynchet.core.round.RoundEvidence;
 import lynchet.core.round.RoundFilter;
-import lynchet.server.keep.PartStore;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Remembered;
+import lynchet.server.keep.RowStore;
 import lynchet.server.keep.Sight;
 import lynchet.server.keep.Sql;
 import org.springframework.http.HttpStatus;
@@ -27,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps the rounds, and what they say of the map. */
 @Service
-public class RoundStore extends PartStore<Round, RoundRow> {
+public class RoundStore extends RowStore<Round, RoundRow> {
 
     private record Known(GrapplingMap map, List<Logged> logged, RoundEvidence evidence) {}
 

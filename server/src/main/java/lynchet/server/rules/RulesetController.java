@@ -10,7 +10,9 @@ import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -39,16 +41,19 @@ class RulesetController {
         this.look = look;
     }
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}")
     ResponseEntity<Ruleset> one(@PathVariable String id) {
         return ETags.tagged(known(id));
     }
 
+    @OpenTo(Who.HEADS)
     @PostMapping
     ResponseEntity<Ruleset> add(@RequestBody Ruleset rules) {
         return ETags.tagged(edits.add(Parts.RULESETS, rules));
     }
 
+    @OpenTo(Who.HEADS)
     @PutMapping("/{id}")
     ResponseEntity<Ruleset> change(
             @PathVariable String id,
@@ -58,6 +63,7 @@ class RulesetController {
     }
 
     /** Takes rules out that no ladder, position or round names. */
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/{id}")
     ResponseEntity<Void> remove(
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {
@@ -70,6 +76,7 @@ class RulesetController {
      *
      * @param like id of the rules that they are compared with: themselves, or those that new ones are made from
      */
+    @OpenTo(Who.HEADS)
     @PostMapping("/look")
     RulesLook.RulesChange look(@RequestParam @Nullable String like, @RequestBody Ruleset rules) {
         Snapshot now = taught.now();

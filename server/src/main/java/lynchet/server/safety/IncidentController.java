@@ -14,8 +14,10 @@ import lynchet.server.club.Known;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.PersonOf;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.RecordStore;
 import lynchet.server.people.People;
 import org.jspecify.annotations.Nullable;
@@ -36,6 +38,7 @@ import org.springframework.web.bind.annotation.RestController;
  * only, and never in the journal. A head knock limits whoever had it at once.
  */
 @RestController
+@OpenTo(Who.COACHES)
 @RequestMapping("/api/incidents")
 class IncidentController {
 

@@ -10,6 +10,8 @@ import lynchet.core.safety.Cautions;
 import lynchet.server.club.Edits;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
+import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -47,6 +49,7 @@ class NumbersController {
      */
     record Numbers(ClubNumbers numbers, boolean isOwn, List<ClubNumbers.Bound> bounds, List<HazardAges> hazards) {}
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     ResponseEntity<Numbers> numbers() {
         ClubNumbers now = taught.now().numbers();
@@ -66,6 +69,7 @@ class NumbersController {
         return new HazardAges(hazard, Cautions.of(hazard).text(), usual.from(), usual.shownBelow());
     }
 
+    @OpenTo(Who.HEADS)
     @PutMapping
     ResponseEntity<ClubNumbers> change(
             @RequestHeader(name = "If-Match", required = false) String tag, @RequestBody ClubNumbers numbers) {

@@ -12,7 +12,9 @@ import lynchet.core.rule.Say;
 import lynchet.core.term.Telling;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.RecordStore;
 import lynchet.server.people.People;
 import lynchet.server.tell.Letters.LetterView;
@@ -33,6 +35,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** A class is called off, or takes place after all: the families are told. For coaches, since it names addresses. */
 @RestController
+@OpenTo(Who.COACHES)
 @RequestMapping("/api")
 class TellController {
 

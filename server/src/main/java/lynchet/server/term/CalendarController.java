@@ -23,7 +23,9 @@ import lynchet.format.ics.DaysOff;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.ClassStore;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
@@ -59,6 +61,7 @@ class CalendarController {
     }
 
     /** The classes of a track, or of all, with closed days and gradings: four weeks back and half a year ahead. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping(path = "/calendar.ics", produces = "text/calendar")
     ResponseEntity<String> calendar(@RequestParam(required = false) @Nullable String track) {
         Snapshot now = taught.now();
@@ -108,6 +111,7 @@ class CalendarController {
      *
      * @param keep whether they are kept, all or none; else they are only looked at
      */
+    @OpenTo(Who.HEADS)
     @PostMapping("/closures/calendar")
     DaysFound days(@RequestParam(defaultValue = "false") boolean keep, InputStream body) throws IOException {
         DaysOff read;

@@ -8,6 +8,8 @@ import lynchet.core.term.Closure;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
+import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -37,6 +39,7 @@ class ClosureController {
     /** The closures with the tag of each, for saving it; the latest first. */
     record Closures(List<Closure> closures, Map<String, String> tags) {}
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     Closures all() {
         List<Closure> all = taught.now().taught().closures().stream()
@@ -47,12 +50,14 @@ class ClosureController {
         return new Closures(all, tags);
     }
 
+    @OpenTo(Who.HEADS)
     @PostMapping
     ResponseEntity<Closure> add(@RequestBody Closure closure) {
         rules.fits(closure);
         return ETags.tagged(edits.add(Parts.CLOSURES, closure));
     }
 
+    @OpenTo(Who.HEADS)
     @PutMapping("/{id}")
     ResponseEntity<Closure> change(
             @PathVariable String id,
@@ -62,6 +67,7 @@ class ClosureController {
         return ETags.tagged(edits.change(Parts.CLOSURES, id, tag, closure));
     }
 
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/{id}")
     ResponseEntity<Void> remove(
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {

@@ -22,7 +22,9 @@ import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -54,6 +56,7 @@ class CycleController {
     /** A cycle in a line. */
     record CycleLine(String id, String track, int themes, String tag) {}
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     List<CycleLine> all() {
         return cycles().stream()
@@ -68,6 +71,7 @@ class CycleController {
     }
 
     /** A cycle as it comes round. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}")
     ResponseEntity<CycleView> one(@PathVariable String id) {
         ThemeCycle cycle = find(id);
@@ -102,6 +106,7 @@ class CycleController {
     }
 
     /** What the track needs next, the most wanted first. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}/wanted")
     List<Wanted> wanted(@PathVariable String id) {
         return desk.wanted(find(id).track(), null);
@@ -117,6 +122,7 @@ class CycleController {
     record Laying(ThemeCycle cycle, @Most(40) List<String> ranks, int weeks) {}
 
     /** The cycle with the syllabuses of some ranks laid out in it; nothing is kept. */
+    @OpenTo(Who.COACHES)
     @PostMapping("/spread")
     CycleView spread(@RequestBody Laying laying) {
         ThemeCycle asked = laying.cycle();
@@ -160,12 +166,14 @@ class CycleController {
         return List.copyOf(subjects);
     }
 
+    @OpenTo(Who.COACHES)
     @PostMapping
     ResponseEntity<ThemeCycle> add(@RequestBody ThemeCycle cycle) {
         checked(cycle);
         return ETags.tagged(edits.add(Parts.CYCLES, cycle));
     }
 
+    @OpenTo(Who.COACHES)
     @PutMapping("/{id}")
     ResponseEntity<ThemeCycle> change(
             @PathVariable String id,
@@ -175,6 +183,7 @@ class CycleController {
         return ETags.tagged(edits.change(Parts.CYCLES, id, tag, cycle));
     }
 
+    @OpenTo(Who.COACHES)
     @DeleteMapping("/{id}")
     ResponseEntity<Void> remove(
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {

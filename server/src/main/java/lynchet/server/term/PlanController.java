@@ -20,8 +20,10 @@ import lynchet.server.club.Taught;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Jobs;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -63,6 +65,7 @@ class PlanController {
     /** A plan in a line. */
     record PlanLine(String id, String term, String track, int goals, String tag) {}
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     List<PlanLine> all() {
         return taught.now().taught().all(Parts.PLANS).stream()
@@ -73,6 +76,7 @@ class PlanController {
     }
 
     /** A plan as it stands, with what is likely to be remembered. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}")
     ResponseEntity<PlanView> one(@PathVariable String id) {
         TermPlan plan = desk.plan(id);
@@ -82,6 +86,7 @@ class PlanController {
     }
 
     /** Looks at a plan as it would be; nothing is kept. */
+    @OpenTo(Who.COACHES)
     @PostMapping("/views")
     PlanView look(@RequestBody TermPlan plan) {
         checked(plan);
@@ -110,6 +115,7 @@ class PlanController {
      */
     record Met(String termName, List<LocalDate> days, Exposure exposure) {}
 
+    @OpenTo(Who.COACHES)
     @GetMapping("/{id}/exposure")
     Met exposure(@PathVariable String id) {
         TermDesk.Opened opened = desk.open(desk.plan(id));
@@ -122,18 +128,21 @@ class PlanController {
     }
 
     /** What the track needs next, the most wanted first. */
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}/wanted")
     List<Wanted> wanted(@PathVariable String id) {
         TermPlan plan = desk.plan(id);
         return desk.wanted(plan.track(), plan.term());
     }
 
+    @OpenTo(Who.COACHES)
     @PostMapping
     ResponseEntity<TermPlan> add(@RequestBody TermPlan plan) {
         checked(plan);
         return ETags.tagged(edits.add(Parts.PLANS, plan));
     }
 
+    @OpenTo(Who.COACHES)
     @PutMapping("/{id}")
     ResponseEntity<TermPlan> change(
             @PathVariable String id,
@@ -143,6 +152,7 @@ class PlanController {
         return ETags.tagged(edits.change(Parts.PLANS, id, tag, plan));
     }
 
+    @OpenTo(Who.COACHES)
     @DeleteMapping("/{id}")
     ResponseEntity<Void> remove(
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {
@@ -158,6 +168,7 @@ class PlanController {
     record Proposal(PlanView view, Set<String> changed) {}
 
     /** Plans what is to come of a plan; a job with the best so far, which leaves nothing behind. */
+    @OpenTo(Who.COACHES)
     @PostMapping("/jobs")
     Jobs.JobView work(@RequestBody TermPlan plan) {
         checked(plan);
@@ -207,11 +218,13 @@ class PlanController {
                 .collect(Collectors.toSet());
     }
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping("/jobs/{id}")
     Jobs.JobView progress(@PathVariable String id) {
         return jobs.find(id).orElseThrow(() -> Refusal.missing("job", id));
     }
 
+    @OpenTo(Who.COACHES)
     @DeleteMapping("/jobs/{id}")
     Jobs.JobView cancel(@PathVariable String id) {
         return jobs.cancel(id).orElseThrow(() -> Refusal.missing("job", id));

@@ -9,7 +9,9 @@ import lynchet.core.term.Term;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.ETags;
+import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
+import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -37,6 +39,7 @@ class TermController {
     /** The terms with the tag of each, for saving it; the latest first. */
     record Terms(List<Term> terms, Map<String, String> tags) {}
 
+    @OpenTo(Who.ACCOUNTS)
     @GetMapping
     Terms all() {
         List<Term> all = taught.now().taught().terms().stream()
@@ -47,12 +50,14 @@ class TermController {
         return new Terms(all, tags);
     }
 
+    @OpenTo(Who.HEADS)
     @PostMapping
     ResponseEntity<Term> add(@RequestBody Term term) {
         fits(term);
         return ETags.tagged(edits.add(Parts.TERMS, term));
     }
 
+    @OpenTo(Who.HEADS)
     @PutMapping("/{id}")
     ResponseEntity<Term> change(
             @PathVariable String id,
@@ -63,6 +68,7 @@ class TermController {
     }
 
     /** Takes a term out that no plan and no class names. */
+    @OpenTo(Who.HEADS)
     @DeleteMapping("/{id}")
     ResponseEntity<Void> remove(
             @PathVariable String id, @RequestHeader(name = "If-Match", required = false) String tag) {

@@ -17,6 +17,8 @@ import lynchet.core.term.tonight.Tonight;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Stores;
 import lynchet.server.club.Taught;
+import lynchet.server.keep.OpenTo;
+import lynchet.server.keep.Who;
 import lynchet.server.mat.RecordStore;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.SyllabusMoves;
@@ -28,6 +30,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Proposes an evening from who is here. */
 @RestController
+@OpenTo(Who.COACHES)
 @RequestMapping("/api/classes")
 class TonightController {
 

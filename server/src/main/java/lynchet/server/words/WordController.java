@@ -3,12 +3,15 @@ package lynchet.server.words;
 import java.util.List;
 import lynchet.core.words.Word;
 import lynchet.server.club.Taught;
+import lynchet.server.keep.OpenTo;
+import lynchet.server.keep.Who;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The words of the mat, with their parts. */
 @RestController
+@OpenTo(Who.ACCOUNTS)
 @RequestMapping("/api/words")
 class WordController {
 

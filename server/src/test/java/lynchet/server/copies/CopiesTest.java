@@ -331,7 +331,7 @@ class CopiesTest {
                     .mapToInt(name -> Integer.parseInt(name.replaceFirst("V(\\d+)__.*", "$1")))
                     .max()
                     .orElseThrow();
-            assertThat(CopyFile.NEWEST).isEqualTo(newest);
+            assertThat(CopyFile.newest()).isEqualTo(newest);
         }
     }
 }

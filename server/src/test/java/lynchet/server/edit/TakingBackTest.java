@@ -64,12 +64,12 @@ class TakingBackTest {
         JsonNode way = wayBack(technique);
         assertThat(way.path("not").isNull()).as(way.toString()).isTrue();
         assertThat(edits(way.path("with"))).containsExactly(link);
-        assertThat(way.path("with").get(0).path("things").get(0).path("name").asString())
-                .startsWith("Over the top from ")
+        assertThat(way.path("with").get(0).path("things").get(0).path("spoken").asString())
+                .startsWith("the way Over the top from ")
                 .doesNotContain("closed-guard");
         assertThat(map()).as("only looked").contains("over-link");
 
-        head.post("/api/map/undo/" + technique + "?with=" + link, Map.of()).expect(200);
+        head.undo(technique, link).expect(200);
         assertThat(map()).isEqualTo(before);
         JsonNode mine = head.get("/api/edits").expect(200).json();
         assertThat(edits(mine).subList(0, 2))
@@ -78,12 +78,12 @@ class TakingBackTest {
         String undone = mine.get(0).path("undoneBy").asString();
         assertThat(undone).isNotEmpty().isEqualTo(mine.get(1).path("undoneBy").asString());
 
-        head.post("/api/map/undo/" + undone, Map.of()).expect(200);
+        head.undo(undone).expect(200);
         assertThat(map()).as("taken back again").contains("over-link");
         JsonNode again = head.get("/api/edits").json();
         assertThat(again.get(0).path("edit").asString()).isEqualTo(link);
         assertThat(again.get(0).path("undoneBy").isNull()).isTrue();
-        head.post("/api/map/undo/" + technique + "?with=" + link, Map.of()).expect(200);
+        head.undo(technique, link).expect(200);
     }
 
     @Test
@@ -92,14 +92,13 @@ class TakingBackTest {
                 head.get("/api/map/techniques/sprawl").expect(200).json().path("technique");
         String first = renamed(kept, "Hips back");
         String second = renamed(kept, "Hips down");
-        assertThat(head.post("/api/map/undo/" + first, Map.of()).expect(409).code())
-                .isEqualTo("CHANGED_SINCE");
+        assertThat(head.undo(first).expect(409).code()).isEqualTo("CHANGED_SINCE");
         assertThat(edits(wayBack(first).path("with"))).containsExactly(second);
-        head.post("/api/map/undo/" + second, Map.of()).expect(200);
+        head.undo(second).expect(200);
         assertThat(edits(wayBack(first).path("with")))
                 .as("what is taken back already does not stand on it")
                 .isEmpty();
-        head.post("/api/map/undo/" + first, Map.of()).expect(200);
+        head.undo(first).expect(200);
         assertThat(map()).isEqualTo(before);
     }
 
@@ -150,11 +149,10 @@ class TakingBackTest {
         assertThat(edits(head.get("/api/edits").json())).doesNotContain(theirs);
         String mine = add("techniques", technique("round-the-back", "Round the back"));
         assertThat(coach.get("/api/edits/" + mine).expect(403).code()).isEqualTo("NOT_YOURS");
-        assertThat(coach.post("/api/map/undo/" + mine, Map.of()).expect(403).code())
-                .isEqualTo("NOT_YOURS");
-        coach.post("/api/map/undo/" + theirs, Map.of()).expect(200);
+        assertThat(coach.undo(mine).expect(403).code()).isEqualTo("NOT_YOURS");
+        coach.undo(theirs).expect(200);
         assertThat(coach.get("/api/chains").text()).doesNotContain("my-own-chain");
-        head.post("/api/map/undo/" + mine, Map.of()).expect(200);
+        head.undo(mine).expect(200);
         RunningClub.as("viewer").get("/api/edits").expect(403);
     }
 
@@ -177,9 +175,8 @@ class TakingBackTest {
         now.signIn("was head", "a few words in a row");
         assertThat(now.get("/api/edits/" + edit).expect(200).json().path("not").asString())
                 .contains("head coach");
-        assertThat(now.post("/api/map/undo/" + edit, Map.of()).expect(403).code())
-                .isEqualTo("NOT_YOURS");
-        head.post("/api/map/undo/" + edit, Map.of()).expect(200);
+        assertThat(now.undo(edit).expect(403).code()).isEqualTo("NOT_YOURS");
+        head.undo(edit).expect(200);
     }
 
     @Test
@@ -204,7 +201,7 @@ class TakingBackTest {
                 .expect(200)
                 .edit();
         assertThat(edits(wayBack(whole).path("with"))).containsExactly(syllabus);
-        head.post("/api/map/undo/" + whole + "?with=" + syllabus, Map.of()).expect(200);
+        head.undo(whole, syllabus).expect(200);
         assertThat(head.get("/api/ladders").json().get(0).path("ladder")).isEqualTo(ladder);
     }
 }

@@ -75,7 +75,7 @@ class CoachesTest {
         HttpUser.Answer erased = head.post("/api/people/wanda-crake/erase", Map.of("name", "Wanda Crake"));
         assertThat(erased.code()).isEqualTo("GIVES_CLASSES");
 
-        head.post("/api/map/undo/" + meant.edit(), Map.of()).expect(200);
+        head.undo(meant.edit()).expect(200);
         assertThat(coachOf("no-jacket", 0)).isEqualTo("Wren Abbot");
     }
 

@@ -27,7 +27,7 @@ class PartStoreTest {
             List<String> ids = club.getBean(JdbcTemplate.class)
                     .queryForList("select id from attendance order by id limit 700", String.class);
             EntityManager entities = club.getBean(EntityManager.class);
-            PartStore<Attendance, ?> store = club.getBean(Stores.class).of(Parts.ATTENDANCE);
+            PartStore<Attendance> store = club.getBean(Stores.class).of(Parts.ATTENDANCE);
             club.getBean(TransactionTemplate.class).executeWithoutResult(status -> {
                 Map<String, Attendance> found = store.find(ids);
                 assertThat(found).hasSize(700).allSatisfy((id, one) -> assertThat(one.id())

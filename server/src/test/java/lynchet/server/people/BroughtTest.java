@@ -114,7 +114,7 @@ class BroughtTest {
         assertThat(progress.path("marks")).as("it is no mark").isEmpty();
         assertThat(listed("FALLS")).contains(anna, bill);
 
-        head.post("/api/map/undo/" + said.edit(), Map.of()).expect(200);
+        head.undo(said.edit()).expect(200);
         assertThat(green(anna)).isEqualTo("BARE");
         assertThat(came(anna).get(0).path("said").isNull()).isTrue();
         assertThat(listed("BROUGHT")).contains(anna, bill);

@@ -49,7 +49,7 @@ class LaddersTest {
         assertThat(head.put("/api/ladders/boatyard", more, made.tag()).status())
                 .as("an old tag")
                 .isEqualTo(412);
-        head.post("/api/map/undo/" + changed.edit(), "{}").expect(200);
+        head.undo(changed.edit()).expect(200);
         assertThat(view("boatyard").at("/ladder/ranks")).hasSize(1);
         assertThat(head.delete("/api/ladders/boatyard").status()).isEqualTo(428);
         head.delete("/api/ladders/boatyard", view("boatyard").path("tag").asString())

@@ -153,8 +153,8 @@ class VersionsTest {
                 .expect(200);
         assertThat(all.json().path("people").asInt()).isEqualTo(1);
         assertThat(lacks()).containsExactly(3, 3, 3);
-        head.post("/api/map/undo/" + all.edit(), "{}").expect(200);
-        head.post("/api/map/undo/" + moved.edit(), "{}").expect(200);
+        head.undo(all.edit()).expect(200);
+        head.undo(moved.edit()).expect(200);
         assertThat(lacks()).containsExactly(1, 1, 3);
 
         head.post(ladder + "/versions/2026-08-31/moves", "{\"everybody\":true}").expect(200);

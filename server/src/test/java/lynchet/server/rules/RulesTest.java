@@ -48,11 +48,11 @@ class RulesTest {
         String changed = head.put("/api/map/rulesets/our-ground", own.toString(), kept.tag())
                 .expect(200)
                 .edit();
-        assertThat(head.get("/api/map/history?kind=ruleset&id=our-ground")
+        assertThat(head.get("/api/edits/history?kind=ruleset&id=our-ground")
                         .expect(200)
                         .json())
                 .hasSize(2);
-        head.post("/api/map/undo/" + edit + "?with=" + changed, "{}").expect(200);
+        head.undo(edit, changed).expect(200);
         head.get("/api/map/rulesets/our-ground").expect(404);
     }
 

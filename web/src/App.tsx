@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { Navigate, Route, Routes, useLocation } from 'react-router';
+import { matchPath, Navigate, Route, Routes, useLocation } from 'react-router';
 import { LastSession, useWelcome } from './api/queries';
 import type { Session } from './api/types';
 import { Frame } from './frame/Frame';
@@ -64,6 +64,9 @@ const NumbersRoom = lazy(() => import('./house/NumbersRoom').then((m) => ({ defa
 const RulesRoom = lazy(() => import('./rules/RulesRoom').then((m) => ({ default: m.RulesRoom })));
 const LibraryRoom = lazy(() => import('./house/LibraryRoom').then((m) => ({ default: m.LibraryRoom })));
 
+/** What begins anew with another address: every screen, but somebody's page stays as it is for the next one's. */
+const screenOf = (pathname: string) => (matchPath('/people/:id', pathname) ? '/people/:id' : pathname);
+
 export function App() {
   const welcome = useWelcome();
   const client = useQueryClient();
@@ -100,9 +103,9 @@ export function App() {
           </Suspense>
         )}
         <TypedBefore />
-        <Boundary key={pathname}>
+        <Boundary screen={pathname}>
           <Suspense fallback={<Waiting height="80vh" />}>
-            <Routes>
+            <Routes key={screenOf(pathname)}>
               <Route path="/map" element={<MapPage />} />
               <Route path="/map/list" element={<ListPage />} />
               <Route path="/map/techniques/:id" element={<TechniquePage />} />

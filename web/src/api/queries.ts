@@ -428,11 +428,13 @@ export const useWayIn = () => useQuery<WayIn>({ queryKey: ['tablet'], queryFn: (
 /** The tracks with the tag of each. */
 export const useTracks = () => useQuery<Tracks>({ queryKey: ['tracks'], queryFn: () => read('/tracks') });
 
-export const useProgress = (student: string | null) =>
+/** @param between whether the one before stays until the next one is read, marked as a placeholder */
+export const useProgress = (student: string | null, between = false) =>
   useQuery<ProgressView>({
     queryKey: ['people', student, 'progress'],
     queryFn: () => read(`/people/${student}/progress`),
     enabled: student !== null,
+    placeholderData: between ? keepPreviousData : undefined,
   });
 
 /** What a student goes for where, and what has come in three months; for coaches. */

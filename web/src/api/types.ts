@@ -156,6 +156,7 @@ export type ClubNumbers = S['ClubNumbers'];
 export type RulesChange = S['RulesChange'];
 export type WayBackOf = S['WayBackOf'];
 export type Merged = S['Merged'];
+export type Touched = S['Touched'];
 export type IgnoredGap = S['IgnoredGap'];
 export type Legal = S['Legal'];
 export type Fitting = S['Fitting'];

@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Problem, send, sendEdit } from '../api/client';
-import type { Merged } from '../api/types';
+import { isKind, type Kind, shownBy } from '../api/shows';
+import type { Merged, Touched } from '../api/types';
 import { useNotices } from '../ui/Notices';
 
 type Where = {
@@ -10,37 +11,32 @@ type Where = {
   /** Where one is read with its tag, if that is somewhere else. */
   read?: string;
   /** What the journal calls it. */
-  kind: string;
-  /** What shows it and is read again after a change, as query keys. */
-  shows: string[];
+  kind: Kind;
   /** It is never added by POST: its id is known before it is kept. */
   isPut?: true;
   /** An edit of it can be taken back. */
   isUndone?: false;
 };
 
-const MAP = ['map', 'chains', 'ladders', 'people'];
-
 /** Where each kind of thing is sent. */
 export const PLACES = {
-  positions: { path: '/map/positions', read: '/map/pairs', kind: 'pair', shows: MAP },
-  techniques: { path: '/map/techniques', kind: 'technique', shows: MAP },
-  links: { path: '/map/links', kind: 'link', shows: MAP },
-  reactions: { path: '/map/reactions', kind: 'reaction', shows: MAP },
-  rulesets: { path: '/map/rulesets', kind: 'ruleset', shows: MAP },
-  ladders: { path: '/ladders', kind: 'ladder', shows: ['ladders', 'people', 'board', 'map', 'plans'] },
+  positions: { path: '/map/positions', read: '/map/pairs', kind: 'pair' },
+  techniques: { path: '/map/techniques', kind: 'technique' },
+  links: { path: '/map/links', kind: 'link' },
+  reactions: { path: '/map/reactions', kind: 'reaction' },
+  rulesets: { path: '/map/rulesets', kind: 'ruleset' },
+  ladders: { path: '/ladders', kind: 'ladder' },
   tracks: {
     path: '/tracks',
     kind: 'track',
-    shows: ['tracks', 'classes', 'cycles', 'people', 'names', 'coaches'],
   },
-  closures: { path: '/closures', kind: 'closure', shows: ['closures', 'classes', 'cycles'] },
-  terms: { path: '/terms', kind: 'term', shows: ['terms', 'plans', 'cycles', 'classes'] },
-  plans: { path: '/plans', kind: 'plan', shows: ['plans', 'cycles', 'classes'] },
-  cycles: { path: '/cycles', kind: 'cycle', shows: ['cycles', 'classes'] },
-  patterns: { path: '/patterns', kind: 'pattern', shows: ['patterns'] },
-  classes: { path: '/classes', kind: 'class', shows: ['classes', 'plans'], isPut: true },
-  people: { path: '/people', kind: 'student', shows: ['people', 'names'], isUndone: false },
+  closures: { path: '/closures', kind: 'closure' },
+  terms: { path: '/terms', kind: 'term' },
+  plans: { path: '/plans', kind: 'plan' },
+  cycles: { path: '/cycles', kind: 'cycle' },
+  patterns: { path: '/patterns', kind: 'pattern' },
+  classes: { path: '/classes', kind: 'class', isPut: true },
+  people: { path: '/people', kind: 'student', isUndone: false },
 } as const satisfies Record<string, Where>;
 
 export type Place = keyof typeof PLACES;
@@ -62,17 +58,15 @@ type Save<T> = {
   back?: () => void;
 };
 
-/** Reads again what shows things of these places; the first one, which the eye is on, before anything is said. */
+/** Reads again what shows things of these kinds; what the eye is on before anything is said. */
 export function useChanged() {
   const client = useQueryClient();
-  return async (shows: readonly string[]) => {
-    const [first, ...rest] = shows;
+  return async (...kinds: Kind[]) => {
+    const [first, ...rest] = shownBy(kinds);
     await client.invalidateQueries({ queryKey: [first] });
     for (const key of rest) client.invalidateQueries({ queryKey: [key] });
   };
 }
-
-const EVERYTHING = [...new Set(['edits', ...Object.values(PLACES).flatMap((place) => [...place.shows])])];
 
 /** Takes an edit back, and what stands on it with it, and says so. */
 export function useUndo() {
@@ -81,8 +75,8 @@ export function useUndo() {
   return async (edit: string, standing: string[] = []) => {
     const query = standing.length > 0 ? `?with=${standing.join(',')}` : '';
     try {
-      await send('POST', `/edits/${edit}/undo${query}`, {});
-      await changed(EVERYTHING);
+      const { kinds } = await send<Touched>('POST', `/edits/${edit}/undo${query}`, {});
+      await changed(...Object.keys(kinds).filter(isKind));
       say.done('Taken back.');
       return true;
     } catch (error) {
@@ -129,7 +123,7 @@ export function useEdit(onRefused?: (problem: Problem) => void) {
   };
   /** Says what was done; only what this very save changed can be taken back from its notice. */
   const told = async (place: Place, edit: string | null, done: string, back?: () => void) => {
-    await changed(at(place).shows);
+    await changed(at(place).kind);
     if (back) say.done(done, back);
     else sayDone(done, at(place).isUndone === false ? null : edit);
   };
@@ -155,7 +149,7 @@ export function useEdit(onRefused?: (problem: Problem) => void) {
     merge: (id: string, into: string, done: string) =>
       attempt(async () => {
         const merged = await send<Merged>('POST', `/map/techniques/${id}/merge`, { into });
-        await changed(MAP);
+        await changed('technique', 'link');
         sayDone(done, merged.edit);
         return true;
       }),

@@ -6,6 +6,7 @@ import { DataTrouble } from './DataTrouble';
 import classes from './Frame.module.css';
 import { useKeys, useShortcuts } from './keys';
 import { Rail } from './Rail';
+import { Stale } from './Stale';
 
 const LastDone = lazy(() => import('./LastDone').then((m) => ({ default: m.LastDone })));
 const KeysHelp = lazy(() => import('./KeysHelp').then((m) => ({ default: m.KeysHelp })));
@@ -25,6 +26,7 @@ export function Frame({ session, children }: { session: Session; children: React
       <main id="page" className={classes.page}>
         <DataTrouble isHead={session.role === 'HEAD'} />
         <NotTaken />
+        <Stale />
         {children}
       </main>
       {lastDone.opened && maySee && (

@@ -1,11 +1,12 @@
 import { Button, Modal, Select, Switch, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type Problem, read, send } from '../api/client';
 import { useNames } from '../api/queries';
 import type { AccountView, Given, Role } from '../api/types';
 import { pathOf } from '../form/useDraft';
+import { useChanged } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import { date } from '../ui/words';
@@ -64,13 +65,13 @@ type LineProps = { account: AccountView; onChange: () => void; onGiven: (given: 
 
 function AccountLine({ account, onChange, onGiven }: LineProps) {
   const names = useNames();
-  const client = useQueryClient();
+  const changed = useChanged();
   const say = useNotices();
   const person = names.data?.find((p) => p.id === account.person);
   const link = async () => {
     try {
       onGiven(await send<Given>('POST', `/accounts/${encodeURIComponent(account.name)}/link`, {}));
-      client.invalidateQueries({ queryKey: ['accounts'] });
+      void changed('account');
     } catch (error) {
       say.failed(error);
     }
@@ -105,7 +106,7 @@ function standing(account: AccountView): string {
 }
 
 function NewAccount({ onGiven }: { onGiven: (given: Given) => void }) {
-  const client = useQueryClient();
+  const changed = useChanged();
   const names = useNames();
   const say = useNotices();
   const form = useForm({
@@ -121,7 +122,7 @@ function NewAccount({ onGiven }: { onGiven: (given: Given) => void }) {
     try {
       onGiven(await send<Given>('POST', '/accounts', body));
       form.reset();
-      client.invalidateQueries({ queryKey: ['accounts'] });
+      void changed('account');
     } catch (error) {
       const { where, message } = error as Problem;
       if (where === '/name') form.setFieldError(pathOf(where), message);
@@ -177,7 +178,7 @@ function Person({ names, value, onChange }: PersonProps) {
 }
 
 function ChangeAccount({ account, onClose }: { account: AccountView; onClose: () => void }) {
-  const client = useQueryClient();
+  const changed = useChanged();
   const names = useNames();
   const say = useNotices();
   const form = useForm({
@@ -186,7 +187,7 @@ function ChangeAccount({ account, onClose }: { account: AccountView; onClose: ()
   const save = form.onSubmit(async (body) => {
     try {
       await send('PUT', `/accounts/${encodeURIComponent(account.name)}`, body);
-      client.invalidateQueries({ queryKey: ['accounts'] });
+      void changed('account');
       say.done(`${account.name} is changed.`);
       onClose();
     } catch (error) {

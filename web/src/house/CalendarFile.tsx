@@ -35,7 +35,7 @@ export function CalendarFile() {
     const kept = file && (await send(file, true));
     if (!kept) return;
     setFound(null);
-    await changed(['closures', 'classes', 'plans']);
+    await changed('closure');
     say.done(`${count(kept.found.length, 'closure is', 'closures are')} kept.`);
   };
   return (

@@ -17,7 +17,7 @@ export function ClubName() {
     setProblem(null);
     try {
       await work();
-      await changed(['session']);
+      await changed('club');
       say.done(done);
     } catch (error) {
       setProblem((error as Problem).message);

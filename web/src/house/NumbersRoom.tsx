@@ -33,9 +33,6 @@ const TOGETHER = [
   },
 ] as const;
 
-/** Everything that is shown after the numbers have changed. */
-const SHOWS = ['numbers', 'pairs', 'classes', 'map', 'chains', 'ladders', 'plans', 'people'];
-
 /** The numbers by which the club keeps its people safe. */
 export function NumbersRoom() {
   const query = useNumbers();
@@ -59,7 +56,7 @@ function Form({ shown, tag, readOnly }: { shown: Numbers; tag: string; readOnly:
     setProblem(null);
     try {
       const { edit } = await sendEdit('PUT', '/numbers', numbers, tag);
-      await changed(SHOWS);
+      await changed('numbers');
       sayDone('The club’s numbers are kept.', edit);
     } catch (error) {
       setProblem(error as Problem);

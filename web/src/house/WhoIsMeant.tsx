@@ -38,7 +38,7 @@ function Written({ written }: { written: WrittenCoach }) {
     setSending(true);
     try {
       const { edit } = await sendEdit<Coaches>('POST', '/coaches/meant', { text: written.text, person });
-      await changed(['coaches', 'tracks', 'classes', 'plans']);
+      await changed('track', 'class', 'plan');
       const name = people.find((one) => one.id === person)?.name;
       sayDone(`${written.text} is ${name}.`, edit);
     } catch (error) {

@@ -1,8 +1,8 @@
 import { Modal } from '@mantine/core';
-import { useQueryClient } from '@tanstack/react-query';
 import { newId, send } from '../api/client';
 import { type Eyes, type MapIndex, useIgnoredGaps } from '../api/queries';
 import type { Finding, IgnoredGap, LadderView } from '../api/types';
+import { useChanged } from '../form/useEdit';
 import { Effect } from '../rank/Effect';
 import { nameOf } from '../rank/nameOf';
 import { useSyllabus } from '../rank/useSyllabus';
@@ -37,7 +37,7 @@ export function WorkList({
   onSelect,
   onClose,
 }: Props) {
-  const client = useQueryClient();
+  const changed = useChanged();
   const say = useNotices();
   const ignored = useIgnoredGaps(eyes, true);
   const view = ladders.find((v) => eyes.kind === 'rank' && v.ladder.ranks.some((r) => r.id === eyes.id));
@@ -45,8 +45,7 @@ export function WorkList({
   const syllabus = useSyllabus(view, rank, map);
 
   const listed = () => {
-    client.invalidateQueries({ queryKey: ['map', 'gaps'] });
-    client.invalidateQueries({ queryKey: ['ladders'] });
+    void changed('gap');
   };
   const listAgain = async (gap: IgnoredGap) => {
     try {

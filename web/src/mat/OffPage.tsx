@@ -40,7 +40,7 @@ function Off({ training, tag, would }: { training: TrainingClass; tag: string; w
     setSending(true);
     try {
       const said = await send<Telling>('POST', `/classes/${training.id}/news`, { news, reason }, tag);
-      await changed(['classes', 'letters', 'people']);
+      await changed('class');
       setTold(said);
       say.done(
         `${track} is ${news === 'CALLED_OFF' ? 'called off' : 'on again'}; ${count(said.letters.length, 'letter lies', 'letters lie')} ready.`,

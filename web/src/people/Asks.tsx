@@ -135,7 +135,7 @@ function useTellAsk() {
     setSending(true);
     try {
       await send(how, path, body, tag ?? undefined);
-      await changed(['asks']);
+      await changed('ask');
       say.done(done);
       return true;
     } catch (error) {

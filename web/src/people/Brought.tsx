@@ -12,8 +12,6 @@ import { FallsToSee } from './FallsToSee';
 
 export type Answer = 'ALL' | 'NOTHING' | 'ASKED';
 
-const WHAT = ['people', 'board'];
-
 /** Says of people what they knew already when they came, and how to take all of it back. */
 export function useSayBrought() {
   const say = useNotices();
@@ -24,7 +22,7 @@ export function useSayBrought() {
     setSending(true);
     try {
       const { edit, done } = await work();
-      await changed(WHAT);
+      await changed('brought');
       sayDone(done, edit);
     } catch (error) {
       say.failed(error);

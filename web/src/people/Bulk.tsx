@@ -57,10 +57,10 @@ export function Bulk({ chosen, wanted, total, tracks, onAll, onNone, onDo, onShe
     setSending(true);
     try {
       await put(isIn);
-      await changed(['people', 'names']);
+      await changed('student', 'nomination');
       say.done(`${count(students.length, 'person', 'people')} ${isIn ? 'on' : 'off'} ${track.name}.`, () =>
         put(!isIn)
-          .then(() => changed(['people', 'names']))
+          .then(() => changed('student', 'nomination'))
           .catch(say.failed),
       );
     } catch (error) {

@@ -29,7 +29,7 @@ export function CreditLine({ student, subject, credits }: Props) {
     setSending(true);
     try {
       await send(how, path, body);
-      await changed(['people']);
+      await changed('credit');
       say.done(done);
       setAdding(false);
     } catch (error) {

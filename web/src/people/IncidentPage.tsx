@@ -32,7 +32,7 @@ export function IncidentPage() {
     setSending(true);
     try {
       await send('PUT', `/incidents/${id}`, after, tag);
-      await changed(['incidents']);
+      await changed('incident');
       say.done('Kept.');
       setChanging(false);
     } catch (error) {

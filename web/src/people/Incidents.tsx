@@ -44,7 +44,7 @@ export function Incidents({ student }: { student: Student }) {
     setSending(true);
     try {
       await send('POST', '/incidents', { incident });
-      await changed(['incidents', 'people', 'names']);
+      await changed('incident');
       say.done(
         incident.kind === 'HEAD_KNOCK'
           ? `Written down. ${student.calledBy} does nothing live and takes no throws until cleared.`

@@ -17,7 +17,7 @@ export function Leaving({ student }: { student: Student }) {
     try {
       const { value, tag } = await readTagged<Student>(`/people/${student.id}`);
       await send('PUT', `/people/${student.id}`, { ...value, left }, tag);
-      await changed(['people', 'names']);
+      await changed('student');
       say.done(left ? `${student.calledBy} has left.` : `${student.calledBy} is back.`, () =>
         leave(value.left),
       );

@@ -169,7 +169,7 @@ function useTell(student: Student) {
     setSending(true);
     try {
       await send('POST', `/people/${student.id}/${where}`, body);
-      await changed(['people', 'names']);
+      await changed('student');
       say.done(done);
       return true;
     } catch (error) {

@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { newId, send } from '../api/client';
@@ -6,6 +5,7 @@ import { useLadders, useNames, usePerson, useToday, useTracks } from '../api/que
 import type { LadderView, Name, Promotion, Student, Track } from '../api/types';
 import { NEW } from '../form/fields';
 import type { Opened } from '../form/useDraft';
+import { useChanged } from '../form/useEdit';
 import { PageHead } from '../frame/PageHead';
 import { useNotices } from '../ui/Notices';
 import { Scroll } from '../ui/Scroll';
@@ -121,7 +121,7 @@ function NewPeople({ people, views, tracks }: Props) {
 
 /** Writes down the rank that somebody comes with. */
 function useGiveRank() {
-  const client = useQueryClient();
+  const changed = useChanged();
   const say = useNotices();
   return async (student: Student, held: Held | null) => {
     if (!held) return;
@@ -138,7 +138,7 @@ function useGiveRank() {
         figures: [],
       });
       if (held.knows) await send('POST', '/people/brought', { students: [student.id], answer: held.knows });
-      client.invalidateQueries({ queryKey: ['people'] });
+      await changed('student', 'promotion', 'brought');
     } catch (error) {
       say.failed(error);
     }

@@ -44,7 +44,7 @@ const TABS = [
 
 export function StudentPage() {
   const { id = '' } = useParams();
-  const progress = useProgress(id);
+  const progress = useProgress(id, true);
   const map = useMap();
   const ladders = useLadders();
   return (
@@ -53,7 +53,11 @@ export function StudentPage() {
         <Loaded query={map}>
           {(index) => (
             <Loaded query={ladders}>
-              {(views) => <StudentScreen view={view} map={index} ladders={views} />}
+              {(views) => (
+                <div className={classes.one} inert={progress.isPlaceholderData}>
+                  <StudentScreen view={view} map={index} ladders={views} />
+                </div>
+              )}
             </Loaded>
           )}
         </Loaded>
@@ -150,8 +154,8 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
           {tab === 'trail' && <Trail view={view} ladders={ladders} />}
           {tab === 'next' && (
             <>
-              {isLimited && <Limits student={student} />}
-              {isCoach && <Brought student={student} />}
+              {isLimited && <Limits key={student.id} student={student} />}
+              {isCoach && <Brought key={student.id} student={student} />}
               {isCoach && (
                 <Loaded query={game}>
                   {(shown) => (
@@ -173,15 +177,15 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
                     : 'No rank yet, so there is no next one. It is written down under Change.'}
                 </p>
               )}
-              {isCoach && <Asks student={student} map={map} />}
-              {!isLimited && <Limits student={student} />}
+              {isCoach && <Asks key={student.id} student={student} map={map} />}
+              {!isLimited && <Limits key={student.id} student={student} />}
               {view.family.length > 0 && (
                 <p>
                   Family:{' '}
                   {view.family.map((one, n) => (
                     <span key={one.id}>
                       {n > 0 && ', '}
-                      <Link to={`/people/${one.id}`}>{one.name}</Link>
+                      <Link to={{ pathname: `/people/${one.id}`, search: `${params}` }}>{one.name}</Link>
                       {one.left && <span className="quiet"> left</span>}
                     </span>
                   ))}
@@ -189,7 +193,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
               )}
               {isHead && (
                 <p className={classes.foot}>
-                  <Leaving student={student} />
+                  <Leaving key={student.id} student={student} />
                   <Link to={`/people/${student.id}/data`}>Their data</Link>
                 </p>
               )}

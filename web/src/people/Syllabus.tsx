@@ -73,6 +73,7 @@ export function Syllabus({
                     </button>
                     {isOpen && (
                       <Detail
+                        key={view.student.id}
                         student={view.student}
                         subject={{ ...subjectOf(item.subject, map, chains.data, ladders), name }}
                         item={item}

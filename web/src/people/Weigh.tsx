@@ -39,7 +39,7 @@ function Scales({ rows, onDone }: { rows: RosterRow[]; onDone: () => void }) {
     setSending(true);
     try {
       await send('POST', '/people/weights', { day, weights });
-      await changed(['people']);
+      await changed('student');
       say.done(`${count(weights.length, 'weight', 'weights')} kept.`);
       onDone();
     } catch (error) {

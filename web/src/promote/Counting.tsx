@@ -30,7 +30,7 @@ export function Counting({ view: { ladder, policyTag } }: { view: LadderView }) 
       const promotionMonths = months.map((n) => MONTHS[Number(n) - 1].toUpperCase());
       const body = { promotionMonths, classesPerStripe: perStripe, ...is };
       await send('PUT', `/ladders/${ladder.id}/counting`, body, policyTag);
-      await changed(['ladders', 'board', 'people']);
+      await changed('ladder');
       say.done(`${ladder.name}: kept.`);
     } catch (error) {
       say.failed(error);

@@ -36,7 +36,7 @@ function Order({ belts, ladder }: { belts: Belts; ladder: Ladder }) {
     const id = kept?.belt.id ?? slug(colours, size.trim());
     try {
       await send('PUT', `/belts/${id}`, { id, colours, size: size.trim(), count: n }, kept?.tag);
-      await changed(['belts']);
+      await changed('belt');
       say.done(`${colours.join('-')} ${size.trim()}: ${n} there.`);
       setAdding(false);
     } catch (error) {

@@ -22,7 +22,7 @@ export function Given({ promotions, ladders }: { promotions: Promotion[]; ladder
   const takeBack = async (given: Promotion) => {
     try {
       await send('DELETE', `/promotions/${given.id}`);
-      await changed(['people', 'board', 'belts']);
+      await changed('promotion');
       say.done('Taken back.');
     } catch (error) {
       say.failed(error);
@@ -96,7 +96,7 @@ function Correction({ given, ladder, onDone }: { given: Promotion; ladder: Ladde
         date: day,
         reason: reason.trim(),
       });
-      await changed(['people', 'board', 'belts']);
+      await changed('promotion');
       say.done('Corrected; both stay in the history.');
       onDone();
     } catch (error) {

@@ -59,10 +59,10 @@ function One({ leaving: { handOver, name }, views }: { leaving: Leaving; views: 
         figures: [],
         reason: `Handed over from ${from?.name ?? handOver.rank}`,
       });
-      await changed(['board', 'people']);
+      await changed('promotion');
       say.done(`${name} goes on as ${rank?.name.toLowerCase()}.`, () =>
         send('DELETE', `/promotions/${id}`)
-          .then(() => changed(['board', 'people']))
+          .then(() => changed('promotion'))
           .catch(say.failed),
       );
     } catch (error) {

@@ -26,7 +26,7 @@ export function Merits({ student }: { student: Student }) {
   const tell = async (how: 'POST' | 'DELETE', path: string, body: unknown, done: string) => {
     try {
       await send(how, path, body);
-      await changed(['people', 'board']);
+      await changed('merit');
       say.done(done);
       setAdding(null);
     } catch (error) {

@@ -6,8 +6,6 @@ import { useChanged } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
 import { count } from '../ui/words';
 
-const SHOWS = ['board', 'belts', 'people', 'names'];
-
 /** Whether a rank can be given without a reason. */
 export const isReady = (one: OnBank) => one.verdict === 'ELIGIBLE' || one.verdict === 'CANDIDATE';
 
@@ -21,18 +19,18 @@ export function useDecide(ladder: Ladder, window: string) {
     setSending(true);
     try {
       await work();
-      await changed(SHOWS);
+      await changed('nomination', 'promotion');
       say.done(
         done,
         undo &&
           (() =>
             undo()
-              .then(() => changed(SHOWS))
+              .then(() => changed('nomination', 'promotion'))
               .catch(say.failed)),
       );
       return true;
     } catch (error) {
-      await changed(SHOWS);
+      await changed('nomination', 'promotion');
       say.failed(error);
       return false;
     } finally {

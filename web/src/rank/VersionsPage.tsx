@@ -17,9 +17,6 @@ import { StandingPanel } from './StandingPanel';
 import classes from './VersionsPage.module.css';
 import { chosenOf, dayOf, versionInWords } from './versions';
 
-/** What is read again after a version changed. */
-const SHOWS = ['ladders', 'people', 'board', 'map'];
-
 /** From which day a ladder asks what, who stands on which version, and what differs. */
 export function VersionsPage() {
   const ladders = useLadders();
@@ -64,11 +61,11 @@ function Opened({ view, versions, map }: OpenedProps) {
   const act = async (what: () => Promise<{ edit: string | null }>, done: string) => {
     try {
       const { edit } = await what();
-      await changed(SHOWS);
+      await changed('syllabus', 'syllabusMove');
       sayDone(done, edit);
     } catch (error) {
       say.failed(error);
-      await changed(SHOWS);
+      await changed('syllabus', 'syllabusMove');
     }
   };
   return (

@@ -1,9 +1,8 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Problem, read, send, sendEdit } from '../api/client';
 import type { MapIndex } from '../api/queries';
 import type { Item, LadderView, Mend, Rank, SyllabusGroup, SyllabusLook } from '../api/types';
-import { useSayDone } from '../form/useEdit';
+import { useChanged, useSayDone } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
 import { date } from '../ui/words';
 import { merged } from './merged';
@@ -24,18 +23,13 @@ type Asked = { asks: RankAsks[]; base: LadderView; what: string; done: string; l
 
 /** Changes what ranks ask for; each change can be undone from its notice. */
 export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined, map: MapIndex) {
-  const client = useQueryClient();
+  const changed = useChanged();
   const say = useNotices();
   const sayDone = useSayDone();
   const [asked, setAsked] = useState<Asked | null>(null);
   const [last, setLast] = useState<SyllabusLook | null>(null);
   const ladder = `/ladders/${view?.ladder.id}`;
 
-  const changed = async () => {
-    await client.invalidateQueries({ queryKey: ['ladders'] });
-    client.invalidateQueries({ queryKey: ['map'] });
-    client.invalidateQueries({ queryKey: ['people'] });
-  };
   const put = (asks: RankAsks[], now: LadderView, from?: string) => {
     const query = from ? `?from=${from}` : '';
     const [only] = asks;
@@ -76,12 +70,12 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
     const { done, look } = change;
     try {
       const { edit, also } = await putBoth(change, from);
-      await changed();
+      await changed('syllabus');
       setLast(look);
       sayDone((from ? `${done} It is asked for belts from ${date(from)} on.` : done) + also, edit);
     } catch (error) {
       say.failed(error);
-      client.invalidateQueries({ queryKey: ['ladders'] });
+      await changed('syllabus');
     }
   };
   /**

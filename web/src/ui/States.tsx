@@ -1,6 +1,7 @@
 import { Button, Skeleton } from '@mantine/core';
 import type { UseQueryResult } from '@tanstack/react-query';
-import { Component, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Link } from 'react-router';
 import { useSession } from '../api/queries';
 import { reportError } from '../api/report';
@@ -70,20 +71,20 @@ export function Loaded<T>({
   return <Waiting />;
 }
 
-/** Keeps a broken screen from taking the frame with it. */
-export class Boundary extends Component<{ children: ReactNode }, { error: Error | null }> {
-  state = { error: null as Error | null };
-
-  static getDerivedStateFromError(error: Error) {
-    return { error };
-  }
-
-  componentDidCatch(error: Error) {
-    reportError(error);
-  }
-
-  render() {
-    if (!this.state.error) return this.props.children;
-    return <Failed error={this.state.error} retry={() => this.setState({ error: null })} />;
-  }
+/** Keeps a broken screen from taking the frame with it; another screen is tried by itself. */
+export function Boundary({ screen, children }: { screen: string; children: ReactNode }) {
+  return (
+    <ErrorBoundary
+      resetKeys={[screen]}
+      onError={(error) => reportError(error)}
+      fallbackRender={({ error, resetErrorBoundary }) => (
+        <Failed
+          error={error instanceof Error ? error : new Error(String(error))}
+          retry={resetErrorBoundary}
+        />
+      )}
+    >
+      {children}
+    </ErrorBoundary>
+  );
 }

@@ -102,7 +102,7 @@ public final class Parts {
 
     public static final Part<Link> LINKS = Part.taught("links", "link", Link.class, Link::id)
             .offering((link, to) -> to.offer(LINK, link.id()))
-            .knownBy((link, names) -> names.of(TECHNIQUE, link.technique()) + from(names.of(POSITION, link.from())))
+            .knownBy((link, names) -> way(names.of(TECHNIQUE, link.technique()), names.of(POSITION, link.from())))
             .spokenOf("the way %s", "a way")
             .withHistory()
             .retired();
@@ -499,8 +499,8 @@ public final class Parts {
         return ALL.stream().filter(Part::isRecord);
     }
 
-    private static String from(String position) {
-        return position == null ? "" : " from " + position;
+    private static String way(String technique, String from) {
+        return technique == null || from == null ? technique : technique + " from " + from;
     }
 
     private static String of(String outer, String inner) {

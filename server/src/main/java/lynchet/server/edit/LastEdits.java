@@ -141,7 +141,7 @@ class LastEdits {
         return switch (target) {
             case TECHNIQUE ->
                 named(club.map().techniques(), id, Technique::id, Technique::name)
-                        .orElse("A technique");
+                        .orElse(null);
             case POSITION ->
                 named(taught.now().map().positions(), id, Position::id, Position::name)
                         .orElse(null);

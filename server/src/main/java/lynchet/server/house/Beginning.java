@@ -2,7 +2,12 @@ package lynchet.server.house;
 
 import java.util.Map;
 import java.util.Optional;
+import lynchet.server.account.Accounts;
+import lynchet.server.account.Opening;
+import lynchet.server.account.Role;
 import lynchet.server.club.ClubSettings;
+import lynchet.server.door.Tablet;
+import lynchet.server.exchange.Library;
 import lynchet.server.mat.StudentStates;
 import lynchet.starter.demo.DemoClub;
 import org.slf4j.Logger;

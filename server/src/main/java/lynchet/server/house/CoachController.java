@@ -16,6 +16,8 @@ import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Student;
 import lynchet.core.rule.Most;
+import lynchet.server.account.Accounts;
+import lynchet.server.account.Role;
 import lynchet.server.club.Edits;
 import lynchet.server.club.Slice;
 import lynchet.server.club.Stores;

@@ -9,6 +9,7 @@ import java.util.UUID;
 import lynchet.server.EveryRead;
 import lynchet.server.HttpUser;
 import lynchet.server.RunningClub;
+import lynchet.server.account.Accounts;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;

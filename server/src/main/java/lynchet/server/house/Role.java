@@ -1,8 +1,0 @@
-package lynchet.server.house;
-
-/** What an account may do; each may do what the ones before it may. */
-public enum Role {
-    VIEWER,
-    COACH,
-    HEAD
-}

@@ -25,31 +25,35 @@ const TermPage = lazy(() => import('./term/TermPage').then((m) => ({ default: m.
 const CyclePage = lazy(() => import('./term/cycle/CyclePage').then((m) => ({ default: m.CyclePage })));
 const TermForm = lazy(() => import('./term/TermForm').then((m) => ({ default: m.TermFormPage })));
 const WeekSheet = lazy(() => import('./term/WeekSheet').then((m) => ({ default: m.WeekSheet })));
-const MatPage = lazy(() => import('./mat/MatPage').then((m) => ({ default: m.MatPage })));
+const MatPage = lazy(() => import('./mat/class/MatPage').then((m) => ({ default: m.MatPage })));
 const MetPage = lazy(() => import('./term/MetPage').then((m) => ({ default: m.MetPage })));
 const TonightPage = lazy(() => import('./mat/tonight/TonightPage').then((m) => ({ default: m.TonightPage })));
 const WallPage = lazy(() => import('./mat/pair/WallPage').then((m) => ({ default: m.WallPage })));
-const SheetPage = lazy(() => import('./mat/SheetPage').then((m) => ({ default: m.SheetPage })));
-const PlanPage = lazy(() => import('./mat/PlanPage').then((m) => ({ default: m.PlanPage })));
-const CardsPage = lazy(() => import('./mat/CardsPage').then((m) => ({ default: m.CardsPage })));
-const OffPage = lazy(() => import('./mat/OffPage').then((m) => ({ default: m.OffPage })));
-const WeekPage = lazy(() => import('./mat/WeekPage').then((m) => ({ default: m.WeekPage })));
-const PeoplePage = lazy(() => import('./people/PeoplePage').then((m) => ({ default: m.PeoplePage })));
-const ErasePage = lazy(() => import('./people/ErasePage').then((m) => ({ default: m.ErasePage })));
-const FallsPage = lazy(() => import('./people/FallsPage').then((m) => ({ default: m.FallsPage })));
-const FaultsPage = lazy(() => import('./people/FaultsPage').then((m) => ({ default: m.FaultsPage })));
+const SheetPage = lazy(() => import('./mat/plan/SheetPage').then((m) => ({ default: m.SheetPage })));
+const PlanPage = lazy(() => import('./mat/plan/PlanPage').then((m) => ({ default: m.PlanPage })));
+const CardsPage = lazy(() => import('./mat/class/CardsPage').then((m) => ({ default: m.CardsPage })));
+const OffPage = lazy(() => import('./mat/week/OffPage').then((m) => ({ default: m.OffPage })));
+const WeekPage = lazy(() => import('./mat/week/WeekPage').then((m) => ({ default: m.WeekPage })));
+const PeoplePage = lazy(() => import('./people/roster/PeoplePage').then((m) => ({ default: m.PeoplePage })));
+const ErasePage = lazy(() => import('./people/person/ErasePage').then((m) => ({ default: m.ErasePage })));
+const FallsPage = lazy(() => import('./people/safety/FallsPage').then((m) => ({ default: m.FallsPage })));
+const FaultsPage = lazy(() => import('./people/faults/FaultsPage').then((m) => ({ default: m.FaultsPage })));
 const ProgressSheet = lazy(() =>
-  import('./people/ProgressSheet').then((m) => ({ default: m.ProgressSheet })),
+  import('./people/student/ProgressSheet').then((m) => ({ default: m.ProgressSheet })),
 );
 const BoardPage = lazy(() => import('./promote/BoardPage').then((m) => ({ default: m.BoardPage })));
 const ChartsPage = lazy(() => import('./promote/ChartsPage').then((m) => ({ default: m.ChartsPage })));
 const SlipsPage = lazy(() => import('./promote/SlipsPage').then((m) => ({ default: m.SlipsPage })));
 const IncidentsPage = lazy(() =>
-  import('./people/IncidentsPage').then((m) => ({ default: m.IncidentsPage })),
+  import('./people/safety/IncidentsPage').then((m) => ({ default: m.IncidentsPage })),
 );
-const IncidentPage = lazy(() => import('./people/IncidentPage').then((m) => ({ default: m.IncidentPage })));
-const PersonPage = lazy(() => import('./people/PersonPage').then((m) => ({ default: m.PersonPage })));
-const StudentPage = lazy(() => import('./people/StudentPage').then((m) => ({ default: m.StudentPage })));
+const IncidentPage = lazy(() =>
+  import('./people/safety/IncidentPage').then((m) => ({ default: m.IncidentPage })),
+);
+const PersonPage = lazy(() => import('./people/person/PersonPage').then((m) => ({ default: m.PersonPage })));
+const StudentPage = lazy(() =>
+  import('./people/student/StudentPage').then((m) => ({ default: m.StudentPage })),
+);
 const SignInAgain = lazy(() => import('./session/SignInAgain').then((m) => ({ default: m.SignInAgain })));
 const Enter = lazy(() => import('./session/Enter').then((m) => ({ default: m.Enter })));
 const HousePage = lazy(() => import('./house/HousePage').then((m) => ({ default: m.HousePage })));

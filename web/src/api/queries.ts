@@ -1,7 +1,7 @@
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
-import { today } from '../ui/words';
 import { type Problem, read, readTagged } from './client';
+import { today } from './today';
 import type {
   AskView,
   Been,

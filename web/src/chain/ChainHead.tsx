@@ -2,7 +2,7 @@ import { Select, TextInput } from '@mantine/core';
 import type { MapIndex } from '../api/queries';
 import type { Chain } from '../api/types';
 import { overLimits } from '../form/limits';
-import { positionOptions } from '../map/edit/pickers';
+import { positionOptions } from '../form/pickers';
 
 type Props = {
   map: MapIndex;

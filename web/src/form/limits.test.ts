@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { blankTechnique } from '../map/edit/blanks';
+import { blankTechnique } from './blanks';
 import { lacking, needed, overLimits, unsaid } from './limits';
 
 const fault = { id: 'f', see: '', because: '', fix: '', opens: null, canHurt: false };

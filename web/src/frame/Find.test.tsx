@@ -5,7 +5,7 @@ import { cleanup, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter, useLocation } from 'react-router';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
-import { blankTechnique } from '../map/edit/blanks';
+import { blankTechnique } from '../form/blanks';
 import { Find } from './Find';
 
 const answers: Record<string, unknown> = {

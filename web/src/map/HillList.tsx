@@ -1,10 +1,10 @@
 import type { MapIndex } from '../api/queries';
 import type { Stage } from '../api/types';
+import type { Signs } from '../hill/Hillside';
+import hill from '../hill/Hillside.module.css';
 import { Stone } from '../ui/Stone';
 import { plain, STAGES, signed } from '../ui/words';
 import classes from './HillList.module.css';
-import type { Signs } from './Hillside';
-import hill from './Hillside.module.css';
 
 type Props = { map: MapIndex; signs?: Signs; onSelect: (position: string) => void };
 

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import type { MapIndex } from '../api/queries';
+import { across, rowsOf, settle } from '../hill/place';
 import { PrintFoot } from '../ui/PrintFoot';
 import { plain, STAGES } from '../ui/words';
 import classes from './HillPrint.module.css';
-import { across, rowsOf, settle } from './place';
 
 /** A landscape page, in pixels. */
 const WIDTH = 980;

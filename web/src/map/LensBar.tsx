@@ -2,7 +2,7 @@ import { Button, Select } from '@mantine/core';
 import type { ReactNode } from 'react';
 import type { Eyes, MapIndex } from '../api/queries';
 import type { LadderView } from '../api/types';
-import classes from './Legend.module.css';
+import classes from '../hill/Legend.module.css';
 
 /** What the map is asked; each stands in the address, so that it can be sent and gone back to. */
 export type Lens = {

@@ -14,17 +14,17 @@ import {
 } from '../api/queries';
 import type { Finding } from '../api/types';
 import { PageHead } from '../frame/PageHead';
+import { Hillside } from '../hill/Hillside';
+import { hiddenBy, Legend } from '../hill/Legend';
 import { Empty, Loaded } from '../ui/States';
 import { count } from '../ui/words';
-import type { Editing } from './DecisionSheet';
 import { eyeOptions, eyesOf } from './eyes';
 import { HillList } from './HillList';
 import { HillPrint } from './HillPrint';
-import { Hillside } from './Hillside';
-import { hiddenBy, Legend } from './Legend';
 import { type Lens, LensBar } from './LensBar';
 import classes from './MapPage.module.css';
-import { Sheet } from './Sheet';
+import type { Editing } from './sheets/DecisionSheet';
+import { Sheet } from './sheets/Sheet';
 import { useLens } from './useLens';
 
 /** What the hill cannot have of the window, px: the rail, and a scroll bar where it is taller than the window. */

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { indexMap } from '../api/queries';
 import type { MapData, Position } from '../api/types';
-import { blankLink, blankPosition } from './edit/blanks';
+import { blankLink, blankPosition } from '../form/blanks';
 import { rulesetOf, underRules } from './rules';
 
 const position = (id: string, control: number, ruled?: number): Position => ({

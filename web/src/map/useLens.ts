@@ -10,9 +10,9 @@ import {
   useReach,
 } from '../api/queries';
 import type { Finding } from '../api/types';
+import { changedSoil, comparedSoil, reachedSoil, type Soils, triedSoil } from '../hill/soil';
 import type { Lens } from './LensBar';
 import { rulesetOf, underRules } from './rules';
-import { changedSoil, comparedSoil, reachedSoil, type Soils, triedSoil } from './soil';
 
 const NOBODY: Eyes = { kind: 'club' };
 

@@ -3,14 +3,14 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useReadiness, useSession } from '../api/queries';
 import type { Ladder, LadderView, OnBank } from '../api/types';
-import { NewHold } from '../people/LimitForms';
-import { Towards } from '../people/Towards';
 import { Belt } from '../ui/Belt';
 import { Loaded } from '../ui/States';
 import { date, moment } from '../ui/words';
 import classes from './Board.module.css';
 import { Figures } from './Figures';
 import { GiveRank } from './GiveRank';
+import { NewHold } from './NewHold';
+import { Towards } from './Towards';
 import { type Decide as Deciding, isReady } from './useDecide';
 
 type Props = {

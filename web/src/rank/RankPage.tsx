@@ -14,7 +14,7 @@ import {
 import type { Finding, Item, Ladder, LadderView, Mendable, Rank, SyllabusGroup } from '../api/types';
 import { HistoryFold } from '../form/History';
 import { PageHead } from '../frame/PageHead';
-import { Hillside } from '../map/Hillside';
+import { Hillside } from '../hill/Hillside';
 import { Belt } from '../ui/Belt';
 import { Scroll } from '../ui/Scroll';
 import { Failed, Loaded, Waiting } from '../ui/States';

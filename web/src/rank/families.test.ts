@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { indexMap } from '../api/queries';
 import type { Item, MapData, Rank } from '../api/types';
-import { blankLink, blankTechnique } from '../map/edit/blanks';
+import { blankLink, blankTechnique } from '../form/blanks';
 import { familyCounts, itemsOf, techniqueOf } from './families';
 
 const map = indexMap({

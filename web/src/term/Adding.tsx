@@ -3,8 +3,8 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useChains, useMap } from '../api/queries';
 import type { Wanted } from '../api/types';
+import { techniqueOptions } from '../form/pickers';
 import { Taking } from '../form/Taking';
-import { techniqueOptions } from '../map/edit/pickers';
 import { Loaded } from '../ui/States';
 import classes from './Term.module.css';
 

@@ -1,6 +1,6 @@
 import { indexMap } from '../api/queries';
 import type { Link, Reaction, Technique } from '../api/types';
-import { blankLink, blankPair, blankReaction, blankTechnique } from '../map/edit/blanks';
+import { blankLink, blankPair, blankReaction, blankTechnique } from '../form/blanks';
 
 const pair = (id: string, name: string) => ({
   ...blankPair('LEGS_BETWEEN'),

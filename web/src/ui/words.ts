@@ -1,3 +1,4 @@
+import { today } from '../api/today';
 import type { Family, Stage } from '../api/types';
 
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
@@ -37,12 +38,6 @@ export const points = (n: number) => signed(Math.round(n * 10) / 10);
 export const signed = (n: number) => (n === 0 ? '0' : `${n > 0 ? '+' : '−'}${Math.abs(n)}`);
 
 export const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
-
-/** The day it is here, as the server writes days. */
-export const today = (now = new Date()) => {
-  const pad = (n: number) => String(n).padStart(2, '0');
-  return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
-};
 
 /** The day so many days before; after it with less than 0. */
 export function daysBefore(iso: string, days: number): string {

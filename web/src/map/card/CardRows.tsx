@@ -2,8 +2,8 @@ import { Checkbox, Select, Textarea, TextInput } from '@mantine/core';
 import type { MapIndex } from '../../api/queries';
 import type { Fault, Technique } from '../../api/types';
 import { Rows } from '../../form/Lists';
+import { linkOptions } from '../../form/pickers';
 import { useErrorAt } from '../../form/useDraft';
-import { linkOptions } from '../edit/pickers';
 
 type Step = Technique['steps'][number];
 

@@ -3,7 +3,7 @@ import type { MapIndex } from '../../api/queries';
 import type { Fault, TechniqueCard } from '../../api/types';
 import { Glyph } from '../../ui/glyphs';
 import { plain } from '../../ui/words';
-import { Dial } from '../Dial';
+import { Dial } from './Dial';
 import classes from './TechniquePage.module.css';
 import { WhereUsed } from './WhereUsed';
 

@@ -3,12 +3,12 @@ import { lazy, Suspense, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { type MapIndex, useMap, useSession, useTechniqueCard } from '../../api/queries';
 import type { TechniqueCard } from '../../api/types';
+import { blankTechnique } from '../../form/blanks';
 import { History } from '../../form/History';
 import { PageHead } from '../../frame/PageHead';
 import { PrintFoot } from '../../ui/PrintFoot';
 import { Scroll } from '../../ui/Scroll';
 import { Loaded, Waiting } from '../../ui/States';
-import { blankTechnique } from '../edit/blanks';
 import { CardView } from './CardView';
 import classes from './TechniquePage.module.css';
 

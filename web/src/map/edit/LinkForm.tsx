@@ -1,15 +1,15 @@
 import { MultiSelect, Select, Textarea, TextInput } from '@mantine/core';
 import { type MapIndex, useFitting, useMapPart } from '../../api/queries';
 import type { Link } from '../../api/types';
+import { blankLink } from '../../form/blanks';
 import { EditForm } from '../../form/EditForm';
 import { freeId } from '../../form/fields';
 import { Rows } from '../../form/Lists';
 import { lacking, needed } from '../../form/limits';
+import { linkOptions, positionOptions, techniqueOptions } from '../../form/pickers';
 import { type Opened, useDraft } from '../../form/useDraft';
 import { Loaded } from '../../ui/States';
 import { plain } from '../../ui/words';
-import { blankLink } from './blanks';
-import { linkOptions, positionOptions, techniqueOptions } from './pickers';
 
 type Props = {
   map: MapIndex;

@@ -2,6 +2,7 @@ import { Checkbox, NumberInput, Select, Textarea, TextInput } from '@mantine/cor
 import { useState } from 'react';
 import { type MapIndex, useMapPart } from '../../api/queries';
 import type { Pair, Position } from '../../api/types';
+import { blankPair, blankPosition } from '../../form/blanks';
 import classes from '../../form/Edit.module.css';
 import { EditForm } from '../../form/EditForm';
 import { freeId, tenths } from '../../form/fields';
@@ -10,7 +11,6 @@ import { isBlank, unsaid } from '../../form/limits';
 import { type Opened, useDraft, useErrorAt } from '../../form/useDraft';
 import { Loaded } from '../../ui/States';
 import { plain, STAGES } from '../../ui/words';
-import { blankPair, blankPosition } from './blanks';
 
 type Props = { map: MapIndex; pair: string | null; onDone: (pair: string) => void; onCancel: () => void };
 

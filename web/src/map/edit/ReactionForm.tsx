@@ -1,14 +1,14 @@
 import { Select, TextInput } from '@mantine/core';
 import { type MapIndex, useMapPart } from '../../api/queries';
 import type { Reaction } from '../../api/types';
+import { blankReaction } from '../../form/blanks';
 import { EditForm } from '../../form/EditForm';
 import { freeId } from '../../form/fields';
 import { needed } from '../../form/limits';
+import { linkOptions, positionOptions } from '../../form/pickers';
 import { type Opened, useDraft } from '../../form/useDraft';
 import { Loaded } from '../../ui/States';
 import { plain } from '../../ui/words';
-import { blankReaction } from './blanks';
-import { linkOptions, positionOptions } from './pickers';
 
 type Props = {
   map: MapIndex;

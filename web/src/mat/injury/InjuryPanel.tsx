@@ -7,7 +7,7 @@ import { useToday } from '../../api/queries';
 import type { Call, ClassSheet, Incident, Name } from '../../api/types';
 import { useRecord } from '../../record/Recording';
 import { useNotices } from '../../ui/Notices';
-import { calledIn } from '../called';
+import { calledIn } from '../class/called';
 import type { Pairing } from '../pair/usePairs';
 import classes from './Injury.module.css';
 

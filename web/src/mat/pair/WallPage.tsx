@@ -10,7 +10,7 @@ import { useWaiting } from '../../record/Recording';
 import { PrintFoot } from '../../ui/PrintFoot';
 import { Empty, Loaded } from '../../ui/States';
 import { time } from '../../ui/words';
-import { calledIn } from '../called';
+import { calledIn } from '../class/called';
 import { digits, faceOf, stretchesOf } from '../run/clock';
 import { Strip } from '../run/Strip';
 import { useAwake } from '../run/useAwake';

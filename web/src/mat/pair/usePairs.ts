@@ -5,7 +5,7 @@ import type { ClassSheet, Name, Room, Why } from '../../api/types';
 import { withPairs } from '../../record/overlay';
 import { useRecord, useWaiting } from '../../record/Recording';
 import { useNotices } from '../../ui/Notices';
-import { calledIn } from '../called';
+import { calledIn } from '../class/called';
 import {
   against,
   aloneOf,

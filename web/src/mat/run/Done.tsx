@@ -1,10 +1,10 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { Block, ClassSheet, Name } from '../../api/types';
-import { calledIn } from '../called';
-import { Choice, Choices } from '../Judge';
-import { doseWords } from '../plan';
-import { EXCEPTIONS, type Exception, isDrilled, loggedOf, useDrillLog } from '../useDrillLog';
+import { Choice, Choices } from '../../record/Judge';
+import { calledIn } from '../class/called';
+import { EXCEPTIONS, type Exception, isDrilled, loggedOf, useDrillLog } from '../class/useDrillLog';
+import { doseWords } from '../plan/plan';
 import classes from './Run.module.css';
 
 type Props = { sheet: ClassSheet; block: Block; people: Name[]; readOnly?: boolean; main?: boolean };

@@ -1,5 +1,5 @@
 import type { Block } from '../../api/types';
-import { roundsIn } from '../plan';
+import { roundsIn } from '../plan/plan';
 
 /** A block as the clock sees it. Seconds; `work` 0: it is not made of rounds. */
 export type Stretch = {

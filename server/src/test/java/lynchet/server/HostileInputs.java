@@ -21,7 +21,7 @@ final class HostileInputs {
             "",
             " ",
             "null",
-            "points-at-nothing",
+            "pointsAtNothing",
             "../../etc/passwd",
             "\u0000",
             "\u200b",

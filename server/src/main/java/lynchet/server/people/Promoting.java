@@ -149,7 +149,7 @@ public class Promoting {
     public record Striped(String id, String student) {
         public Striped {
             Say.id("a promotion", id);
-            Say.there("the student of promotion " + id, student);
+            Say.there("the student of this promotion", student);
         }
     }
 
@@ -189,8 +189,8 @@ public class Promoting {
             @Most(300) String reason) {
         public Meant {
             Say.id("a promotion", id);
-            Say.there("the rank of promotion " + id, to);
-            Say.there("the day of promotion " + id, date);
+            Say.there("the rank of this promotion", to);
+            Say.there("the day of this promotion", date);
         }
     }
 

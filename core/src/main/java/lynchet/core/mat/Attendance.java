@@ -3,6 +3,7 @@ package lynchet.core.mat;
 import java.time.Instant;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Stamped;
 
 /**
  * A student was in a class; unique per student and class.
@@ -16,7 +17,7 @@ public record Attendance(
         String classId,
         How how,
         Instant at,
-        @Most(40) String by) {
+        @Most(40) String by) implements Stamped<Attendance> {
 
     /** How attendance was taken. */
     public enum How {
@@ -30,5 +31,10 @@ public record Attendance(
         Say.there("the student of this attendance", student);
         Say.there("the class of this attendance", classId);
         how = how == null ? How.NAME : how;
+    }
+
+    @Override
+    public Attendance stamped(Instant when, String account) {
+        return new Attendance(id, student, classId, how, when, account);
     }
 }

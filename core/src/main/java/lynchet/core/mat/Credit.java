@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Stamped;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,7 +25,8 @@ public record Credit(
         LocalDate on,
         @Most(200) String note,
         @Nullable Instant at,
-        @Most(40) @Nullable String by) {
+        @Most(40) @Nullable String by)
+        implements Stamped<Credit> {
 
     public Credit {
         Say.id("a credit", id);
@@ -37,6 +39,7 @@ public record Credit(
     }
 
     /** The same credit, as the house writes down who gave it and when. */
+    @Override
     public Credit stamped(@Nullable Instant when, @Nullable String account) {
         return new Credit(id, student, subject, side, reps, on, note, when, account);
     }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Stamped;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,7 +29,8 @@ public record Mark(
         @Nullable String classId,
         Instant at,
         @Most(40) String by,
-        @Nullable String withdraws) {
+        @Nullable String withdraws)
+        implements Stamped<Mark> {
 
     public Mark {
         Say.id("a mark", id);
@@ -59,5 +61,11 @@ public record Mark(
                 at,
                 by,
                 withdraws);
+    }
+
+    @Override
+    public Mark stamped(Instant when, String account) {
+        return new Mark(
+                id, student, subject, role, side, version, standard, passed, faults, classId, when, account, withdraws);
     }
 }

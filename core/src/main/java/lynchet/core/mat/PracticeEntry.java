@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Stamped;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -31,7 +32,8 @@ public record PracticeEntry(
         @Most(200) List<String> except,
         Instant at,
         @Most(40) String by,
-        @Usual("false") boolean withdrawn) {
+        @Usual("false") boolean withdrawn)
+        implements Stamped<PracticeEntry> {
 
     public PracticeEntry {
         Say.id("a practice entry", id);
@@ -72,5 +74,18 @@ public record PracticeEntry(
                 at,
                 by,
                 withdrawn);
+    }
+
+    @Override
+    public PracticeEntry stamped(Instant when, String account) {
+        return new PracticeEntry(
+                id, classId, blockId, student, technique, chain, side, reps, part, role, except, when, account,
+                withdrawn);
+    }
+
+    /** The same entry, taken back or not. */
+    public PracticeEntry withdrawn(boolean isBack) {
+        return new PracticeEntry(
+                id, classId, blockId, student, technique, chain, side, reps, part, role, except, at, by, isBack);
     }
 }

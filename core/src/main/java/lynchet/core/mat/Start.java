@@ -3,6 +3,7 @@ package lynchet.core.mat;
 import java.time.Instant;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Stamped;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,7 +21,8 @@ public record Start(
         String position,
         boolean escaped,
         @Nullable Instant at,
-        @Most(40) @Nullable String by) {
+        @Most(40) @Nullable String by)
+        implements Stamped<Start> {
 
     public Start {
         Say.id("a start", id);
@@ -30,6 +32,7 @@ public record Start(
     }
 
     /** The same start, as the house writes down who counted it and when. */
+    @Override
     public Start stamped(@Nullable Instant when, @Nullable String account) {
         return new Start(id, classId, blockId, position, escaped, when, account);
     }

@@ -3,6 +3,7 @@ package lynchet.core.mat;
 import java.time.Instant;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Stamped;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,7 +18,7 @@ public record Tally(
         String technique,
         String fault,
         @Nullable Instant at,
-        @Most(40) @Nullable String by) {
+        @Most(40) @Nullable String by) implements Stamped<Tally> {
 
     public Tally {
         Say.id("a tally", id);
@@ -27,6 +28,7 @@ public record Tally(
     }
 
     /** The same tally, as the house writes down who ticked it and when. */
+    @Override
     public Tally stamped(@Nullable Instant when, @Nullable String account) {
         return new Tally(id, classId, technique, fault, when, account);
     }

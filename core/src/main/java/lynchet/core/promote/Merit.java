@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Stamped;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -22,7 +23,8 @@ public record Merit(
         @Usual("0") int classes,
         @Most(120) String words,
         @Nullable Instant at,
-        @Most(40) @Nullable String by) {
+        @Most(40) @Nullable String by)
+        implements Stamped<Merit> {
 
     /** What it is. */
     public enum Kind {
@@ -42,6 +44,7 @@ public record Merit(
     }
 
     /** The same merit, as the house writes down who saw it and when. */
+    @Override
     public Merit stamped(@Nullable Instant when, @Nullable String account) {
         return new Merit(id, student, kind, on, classes, words, when, account);
     }

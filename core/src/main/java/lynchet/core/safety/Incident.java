@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
+import lynchet.core.rule.Stamped;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,7 +34,8 @@ public record Incident(
         @Most(120) @Nullable String seenBy,
         @Nullable Outcome outcome,
         @Nullable Instant at,
-        @Most(40) @Nullable String by) {
+        @Most(40) @Nullable String by)
+        implements Stamped<Incident> {
 
     /** What happened, in the fewest words. */
     public enum Kind {
@@ -88,6 +90,7 @@ public record Incident(
     }
 
     /** The same incident, as the house writes down who said so and when. */
+    @Override
     public Incident stamped(@Nullable Instant when, @Nullable String account) {
         return new Incident(
                 id, student, partner, classId, on, time, kind, part, what, done, seenBy, outcome, when, account);

@@ -88,9 +88,7 @@ class ChainController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Chain chain,
             Authentication who) {
-        if (!id.equals(chain.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
-        }
+        Refusal.unlessSame(id, chain.id());
         Chain kept = edits.become(Parts.CHAINS, id, tag, present -> {
             if (!Sight.isHead(who) && !Journal.who().equals(present.owner())) {
                 throw Refusal.of(

@@ -46,9 +46,7 @@ public class OneThing {
 
     /** Changes a thing under the id of the address. */
     public <T> T change(Part<T> part, String id, String tag, T thing) {
-        if (!id.equals(part.idOf(thing))) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
-        }
+        Refusal.unlessSame(id, part.idOf(thing));
         return become(part, id, tag, present -> thing);
     }
 

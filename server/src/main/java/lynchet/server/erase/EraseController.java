@@ -24,7 +24,7 @@ import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Who;
 import lynchet.server.mat.CreditStore;
 import lynchet.server.mat.MarkStore;
-import lynchet.server.mat.RecordStore;
+import lynchet.server.mat.PracticeDesk;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.People;
 import lynchet.server.round.RoundStore;
@@ -45,10 +45,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/people/{id}")
 class EraseController {
 
+    private final PracticeDesk practice;
     private final Erasing erasing;
     private final People people;
     private final StudentStates states;
-    private final RecordStore records;
     private final MarkStore marks;
     private final RoundStore rounds;
     private final CreditStore credits;
@@ -56,19 +56,19 @@ class EraseController {
     private final Stores stores;
 
     EraseController(
+            PracticeDesk practice,
             Erasing erasing,
             People people,
             StudentStates states,
-            RecordStore records,
             MarkStore marks,
             RoundStore rounds,
             CreditStore credits,
             IncidentStore incidents,
             Stores stores) {
+        this.practice = practice;
         this.erasing = erasing;
         this.people = people;
         this.states = states;
-        this.records = records;
         this.marks = marks;
         this.rounds = rounds;
         this.credits = credits;
@@ -105,8 +105,7 @@ class EraseController {
                 record.attended().stream()
                         .map(c -> new InClass(c.id(), c.date(), c.track(), c.cancelled()))
                         .toList(),
-                records.practised(
-                        record.practice().stream().map(PracticeEntry::id).toList()),
+                practice.all(record.practice().stream().map(PracticeEntry::id).toList()),
                 marks.of(id),
                 rounds.of(id),
                 credits.of(id),

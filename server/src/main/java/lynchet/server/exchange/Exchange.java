@@ -30,9 +30,10 @@ import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
+import lynchet.server.mat.AttendanceDesk;
 import lynchet.server.mat.ClassStore;
 import lynchet.server.mat.MarkStore;
-import lynchet.server.mat.RecordStore;
+import lynchet.server.mat.SheetRecords;
 import lynchet.server.people.People;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -48,28 +49,31 @@ class Exchange {
         MARKS
     }
 
+    private final SheetRecords records;
+    private final AttendanceDesk attendance;
     private final Taught taught;
     private final ClassStore classes;
     private final People people;
-    private final RecordStore records;
     private final MarkStore marks;
     private final Journal journal;
     private final Durable durable;
     private final TransactionTemplate transaction;
 
     Exchange(
+            SheetRecords records,
+            AttendanceDesk attendance,
             Taught taught,
             ClassStore classes,
             People people,
-            RecordStore records,
             MarkStore marks,
             Journal journal,
             Durable durable,
             TransactionTemplate transaction) {
+        this.records = records;
+        this.attendance = attendance;
         this.taught = taught;
         this.classes = classes;
         this.people = people;
-        this.records = records;
         this.marks = marks;
         this.journal = journal;
         this.durable = durable;
@@ -90,7 +94,8 @@ class Exchange {
     /** Class by class, so that no more than one is held. */
     private void attendance(Consumer<AttendanceCsv.Line> to) {
         Map<String, String> names = names();
-        classes.each(trained -> records.attendanceOf(trained.id())
+        classes.each(trained -> attendance
+                .of(trained.id())
                 .forEach(
                         one -> to.accept(new AttendanceCsv.Line(one, names.getOrDefault(one.student(), ""), trained))));
     }
@@ -159,7 +164,7 @@ class Exchange {
     private Plan<?> plan(Kind kind, byte[] csv, String dates) {
         LocalDate today = people.today();
         Club now = taught.now().taught();
-        Looked looked = new Looked(people.roll(), lookUp, records::presentIn);
+        Looked looked = new Looked(people.roll(), lookUp, attendance::presentIn);
         return switch (kind) {
             case ROSTER ->
                 RosterCsv.plan(

@@ -1,10 +1,15 @@
 package lynchet.server.keep;
 
+import jakarta.persistence.LockTimeoutException;
+import jakarta.persistence.OptimisticLockException;
 import jakarta.persistence.PersistenceException;
+import jakarta.persistence.PessimisticLockException;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.concurrent.locks.ReentrantReadWriteLock;
 import java.util.function.Supplier;
+import org.hibernate.exception.ConstraintViolationException;
+import org.hibernate.exception.LockAcquisitionException;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
@@ -79,9 +84,22 @@ public class Durable {
     private static <T> T retryOnce(Supplier<T> transaction) {
         try {
             return transaction.get();
-        } catch (DataIntegrityViolationException | ConcurrencyFailureException | PersistenceException overtaken) {
-            return transaction.get();
+        } catch (DataIntegrityViolationException | ConcurrencyFailureException | PersistenceException failed) {
+            if (isOvertaken(failed)) {
+                return transaction.get();
+            }
+            throw failed;
         }
+    }
+
+    /** Whether somebody else was faster; nothing else passes by being tried again. */
+    private static boolean isOvertaken(RuntimeException failed) {
+        return !(failed instanceof PersistenceException)
+                || failed instanceof ConstraintViolationException
+                || failed instanceof LockAcquisitionException
+                || failed instanceof OptimisticLockException
+                || failed instanceof PessimisticLockException
+                || failed instanceof LockTimeoutException;
     }
 
     /**

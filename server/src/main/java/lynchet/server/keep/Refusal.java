@@ -22,6 +22,13 @@ public final class Refusal extends RuntimeException {
         return new Refusal(HttpStatus.NOT_FOUND, "NOT_FOUND", id, "There is no such " + kind + ", or not any more.");
     }
 
+    /** @throws Refusal 422 if a thing is sent to the address of another one */
+    public static void unlessSame(String address, String sent) {
+        if (!address.equals(sent)) {
+            throw bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
+        }
+    }
+
     public static Refusal bad(String code, String where, String sentence) {
         return new Refusal(HttpStatus.UNPROCESSABLE_ENTITY, code, where, sentence);
     }

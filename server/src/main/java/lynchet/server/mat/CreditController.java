@@ -3,7 +3,6 @@ package lynchet.server.mat;
 import java.time.Clock;
 import java.time.LocalDate;
 import lynchet.core.mat.Credit;
-import lynchet.server.keep.Durable;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Who;
@@ -20,13 +19,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/credits")
 class CreditController {
 
-    private final RecordStore records;
-    private final Durable durable;
+    private final MarkDesk marks;
     private final Clock clock;
 
-    CreditController(RecordStore records, Durable durable, Clock clock) {
-        this.records = records;
-        this.durable = durable;
+    CreditController(MarkDesk marks, Clock clock) {
+        this.marks = marks;
         this.clock = clock;
     }
 
@@ -35,12 +32,12 @@ class CreditController {
         if (credit.on().isAfter(LocalDate.now(clock))) {
             throw Refusal.bad("NOT_YET", "/on", "The day " + credit.on() + " has not come yet.");
         }
-        return durable.write(() -> records.credit(credit));
+        return marks.credit(credit);
     }
 
     /** Takes one back; who did it stays in the journal. */
     @DeleteMapping("/{id}")
     Credit takeBack(@PathVariable String id) {
-        return durable.write(() -> records.takeBackCredit(id));
+        return marks.takeBackCredit(id);
     }
 }

@@ -3,18 +3,14 @@ package lynchet.server.mat;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.Optional;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.Start;
-import lynchet.server.club.Known;
+import lynchet.server.club.RecordDesk;
 import lynchet.server.club.Taught;
-import lynchet.server.keep.Durable;
-import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -33,62 +29,32 @@ class StartController {
 
     private static final int MOST = 5000;
 
+    private final RecordDesk desk;
     private final StartStore starts;
-    private final RecordStore records;
+    private final ClassDesk classes;
     private final Taught taught;
-    private final Known known;
-    private final Durable durable;
-    private final TransactionTemplate transaction;
     private final Clock clock;
 
-    StartController(
-            StartStore starts,
-            RecordStore records,
-            Taught taught,
-            Known known,
-            Durable durable,
-            TransactionTemplate transaction,
-            Clock clock) {
+    StartController(RecordDesk desk, StartStore starts, ClassDesk classes, Taught taught, Clock clock) {
+        this.desk = desk;
         this.starts = starts;
-        this.records = records;
+        this.classes = classes;
         this.taught = taught;
-        this.known = known;
-        this.durable = durable;
-        this.transaction = transaction;
         this.clock = clock;
     }
 
-    /** Counts a start. The same again is the first answer. */
+    /** Counts a start. */
     @OpenTo(Who.COACHES)
     @PostMapping("/starts")
     Start count(@RequestBody Start sent) {
-        return durable.write(() -> transaction.execute(status -> kept(sent)));
-    }
-
-    private Start kept(Start sent) {
-        Optional<Start> same = starts.find(sent.id());
-        if (same.isPresent()) {
-            if (!sent.stamped(same.get().at(), same.get().by()).equals(same.get())) {
-                throw Refusal.taken(sent.id(), "Something else was already recorded under this id.");
-            }
-            return same.get();
-        }
-        records.kept(sent.classId());
-        known.check(Parts.STARTS, sent);
-        Start stamped = sent.stamped(records.stamp(sent.at()), Journal.who());
-        starts.add(List.of(stamped));
-        return stamped;
+        return desk.take(Parts.STARTS, sent, start -> classes.open(start.classId()), start -> {});
     }
 
     /** Takes one back. */
     @OpenTo(Who.COACHES)
     @DeleteMapping("/starts/{id}")
     ResponseEntity<Void> takeBack(@PathVariable String id) {
-        durable.write(() -> transaction.execute(status -> {
-            starts.find(id).orElseThrow(() -> Refusal.missing("start", id));
-            starts.remove(List.of(id));
-            return id;
-        }));
+        desk.uncount(Parts.STARTS, id);
         return ResponseEntity.noContent().build();
     }
 

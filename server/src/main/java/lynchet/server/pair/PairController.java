@@ -28,20 +28,20 @@ import lynchet.core.people.StudentRecord;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
 import lynchet.server.club.Known;
+import lynchet.server.club.RecordDesk;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Stores;
 import lynchet.server.club.Taught;
-import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Who;
-import lynchet.server.mat.RecordStore;
+import lynchet.server.mat.AttendanceDesk;
+import lynchet.server.mat.ClassDesk;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.People;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -67,37 +67,37 @@ class PairController {
 
     private static final int MOST_PAIRINGS = 400;
 
+    private final RecordDesk desk;
+    private final ClassDesk classes;
+    private final AttendanceDesk attendance;
     private final PairingStore pairings;
-    private final RecordStore records;
     private final People people;
     private final Stores stores;
     private final StudentStates states;
     private final Taught taught;
     private final Known known;
-    private final Durable durable;
-    private final TransactionTemplate transaction;
     private final Clock clock;
 
     PairController(
+            RecordDesk desk,
+            ClassDesk classes,
+            AttendanceDesk attendance,
             PairingStore pairings,
-            RecordStore records,
             People people,
             Stores stores,
             StudentStates states,
             Taught taught,
             Known known,
-            Durable durable,
-            TransactionTemplate transaction,
             Clock clock) {
+        this.desk = desk;
+        this.classes = classes;
+        this.attendance = attendance;
         this.pairings = pairings;
-        this.records = records;
         this.people = people;
         this.stores = stores;
         this.states = states;
         this.taught = taught;
         this.known = known;
-        this.durable = durable;
-        this.transaction = transaction;
         this.clock = clock;
     }
 
@@ -151,11 +151,11 @@ class PairController {
             @PathVariable String id,
             @RequestParam @Nullable String block,
             @RequestParam @Nullable Set<String> without) {
-        TrainingClass training = records.trained(id);
+        TrainingClass training = classes.trained(id);
         Snapshot now = taught.now();
         List<Block> asked = block == null ? training.blocks() : List.of(blockOf(training, block));
         Work work = workOf(asked, now);
-        List<String> here = records.presentIn(id);
+        List<String> here = attendance.presentIn(id);
         List<String> able = here.stream()
                 .filter(one -> without == null || !without.contains(one))
                 .toList();
@@ -281,14 +281,12 @@ class PairController {
     /** Keeps the pairs of a round, or changes them: whoever changed them last is right. */
     @PutMapping("/pairings/{id}")
     Pairing keep(@PathVariable String id, @RequestBody Pairing sent) {
-        if (!id.equals(sent.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
-        }
-        return durable.write(() -> transaction.execute(status -> kept(sent)));
+        Refusal.unlessSame(id, sent.id());
+        return desk.write(() -> kept(sent));
     }
 
     private Pairing kept(Pairing sent) {
-        records.kept(sent.classId());
+        classes.open(sent.classId());
         Optional<Pairing> before = pairings.find(sent.id());
         if (before.isPresent() && !before.get().classId().equals(sent.classId())) {
             throw Refusal.taken(sent.id(), "Pairs of another class were already kept under this id.");
@@ -320,7 +318,7 @@ class PairController {
         if (fresh.isEmpty()) {
             return;
         }
-        TrainingClass training = records.trained(sent.classId());
+        TrainingClass training = classes.trained(sent.classId());
         Snapshot now = taught.now();
         List<Block> asked = sent.block() == null
                 ? training.blocks()
@@ -367,9 +365,9 @@ class PairController {
     @GetMapping("/classes/{id}/calls")
     @Transactional(readOnly = true)
     List<CallFor> calls(@PathVariable String id) {
-        TrainingClass training = records.trained(id);
+        TrainingClass training = classes.trained(id);
         List<CallFor> calls = new ArrayList<>();
-        for (Student student : roomOf(training, records.presentIn(id))) {
+        for (Student student : roomOf(training, attendance.presentIn(id))) {
             Contacts its = student.contacts();
             calls.add(
                     its == null

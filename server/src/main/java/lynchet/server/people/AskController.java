@@ -6,7 +6,7 @@ import lynchet.core.people.Ask;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 import lynchet.server.club.Known;
-import lynchet.server.keep.Durable;
+import lynchet.server.club.RecordDesk;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
@@ -15,7 +15,6 @@ import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Who;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -35,29 +34,20 @@ class AskController {
     /** More than one class can take up. */
     private static final int MOST = 40;
 
+    private final RecordDesk desk;
     private final AskStore asks;
     private final People people;
     private final PersonOf persons;
     private final Known known;
     private final Journal journal;
-    private final Durable durable;
-    private final TransactionTemplate transaction;
 
-    AskController(
-            AskStore asks,
-            People people,
-            PersonOf persons,
-            Known known,
-            Journal journal,
-            Durable durable,
-            TransactionTemplate transaction) {
+    AskController(RecordDesk desk, AskStore asks, People people, PersonOf persons, Known known, Journal journal) {
+        this.desk = desk;
         this.asks = asks;
         this.people = people;
         this.persons = persons;
         this.known = known;
         this.journal = journal;
-        this.durable = durable;
-        this.transaction = transaction;
     }
 
     /** An ask with its tag, and who asked. */
@@ -93,7 +83,7 @@ class AskController {
     /** Writes one down; the day and the account are the house's. The same again is the first answer. */
     @PostMapping
     ResponseEntity<Ask> add(@RequestBody NewAsk sent) {
-        return ETags.tagged(durable.write(() -> people.inTurn(() -> transaction.execute(status -> {
+        return ETags.tagged(desk.writeInTurn(() -> {
             Ask stamped = new Ask(
                     sent.id(), sent.student(), people.today(), Journal.who(), sent.words(), sent.subject(), null);
             Ask kept = asks.find(sent.id()).orElse(null);
@@ -106,7 +96,7 @@ class AskController {
             known.check(Parts.ASKS, stamped);
             asks.add(List.of(stamped));
             return stamped;
-        }))));
+        }));
     }
 
     /** Answers one, or says that it was taken up. */
@@ -115,11 +105,9 @@ class AskController {
             @PathVariable String id,
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Ask sent) {
-        if (!id.equals(sent.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
-        }
-        return ETags.tagged(durable.write(() -> people.inTurn(() -> transaction.execute(status -> {
-            Ask before = asks.find(id).orElseThrow(() -> Refusal.missing("ask", id));
+        Refusal.unlessSame(id, sent.id());
+        return ETags.tagged(desk.writeInTurn(() -> {
+            Ask before = desk.one(Parts.ASKS, id);
             ETags.match(tag, before, id);
             Ask after = sent.stamped(before.on(), before.by());
             known.check(Parts.ASKS, after);
@@ -128,6 +116,6 @@ class AskController {
                 journal.write("change", "ask", id, before, after);
             }
             return after;
-        }))));
+        }));
     }
 }

@@ -214,9 +214,7 @@ class PeopleController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Student student,
             Authentication who) {
-        if (!id.equals(student.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
-        }
+        Refusal.unlessSame(id, student.id());
         people.one(id);
         return ETags.tagged(seenBy(who, durable.write(() -> people.inTurn(() -> people.put(student, tag)))));
     }

@@ -7,13 +7,12 @@ import lynchet.core.club.Parts;
 import lynchet.core.promote.Belt;
 import lynchet.core.promote.BeltOrder;
 import lynchet.server.club.Known;
-import lynchet.server.keep.Durable;
+import lynchet.server.club.RecordDesk;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -28,18 +27,16 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/belts")
 class BeltController {
 
+    private final RecordDesk desk;
     private final BeltStore belts;
     private final Board board;
     private final Known known;
-    private final Durable durable;
-    private final TransactionTemplate transaction;
 
-    BeltController(BeltStore belts, Board board, Known known, Durable durable, TransactionTemplate transaction) {
+    BeltController(RecordDesk desk, BeltStore belts, Board board, Known known) {
+        this.desk = desk;
         this.belts = belts;
         this.board = board;
         this.known = known;
-        this.durable = durable;
-        this.transaction = transaction;
     }
 
     /** Belts of one kind with their tag. */
@@ -68,10 +65,8 @@ class BeltController {
             @PathVariable String id,
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Belt belt) {
-        if (!id.equals(belt.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
-        }
-        return ETags.tagged(durable.write(() -> transaction.execute(status -> {
+        Refusal.unlessSame(id, belt.id());
+        return ETags.tagged(desk.write(() -> {
             Optional<Belt> before = belts.find(id);
             before.ifPresent(kept -> ETags.match(tag, kept, id));
             known.check(Parts.BELTS, belt);
@@ -81,6 +76,6 @@ class BeltController {
                 belts.change(List.of(belt));
             }
             return belt;
-        })));
+        }));
     }
 }

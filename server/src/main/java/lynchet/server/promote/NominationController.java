@@ -11,8 +11,8 @@ import lynchet.core.people.Stood;
 import lynchet.core.promote.Nomination;
 import lynchet.core.rank.Ladder;
 import lynchet.server.club.Known;
+import lynchet.server.club.RecordDesk;
 import lynchet.server.club.Taught;
-import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -21,7 +21,6 @@ import lynchet.server.mat.StudentStates;
 import lynchet.server.people.People;
 import lynchet.server.people.Promoting;
 import org.springframework.http.HttpStatus;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -35,44 +34,38 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/nominations")
 class NominationController {
 
+    private final RecordDesk desk;
     private final NominationStore nominations;
     private final People people;
     private final Promoting promoting;
     private final StudentStates states;
     private final Taught taught;
     private final Known known;
-    private final Journal journal;
-    private final Durable durable;
-    private final TransactionTemplate transaction;
     private final Clock clock;
 
     NominationController(
+            RecordDesk desk,
             NominationStore nominations,
             People people,
             Promoting promoting,
             StudentStates states,
             Taught taught,
             Known known,
-            Journal journal,
-            Durable durable,
-            TransactionTemplate transaction,
             Clock clock) {
+        this.desk = desk;
         this.nominations = nominations;
         this.people = people;
         this.promoting = promoting;
         this.states = states;
         this.taught = taught;
         this.known = known;
-        this.journal = journal;
-        this.durable = durable;
-        this.transaction = transaction;
         this.clock = clock;
     }
 
     /** Puts somebody forward, once at each window. The same again is the first answer. */
     @PostMapping
     Nomination putForward(@RequestBody Nomination sent) {
-        return durable.write(() -> people.inTurn(() -> transaction.execute(status -> keep(sent))));
+        return desk.writeInTurn(() -> keep(sent));
     }
 
     private Nomination keep(Nomination sent) {
@@ -124,12 +117,7 @@ class NominationController {
     /** Takes it back; who did it stays in the journal. */
     @DeleteMapping("/{id}")
     Nomination takeBack(@PathVariable String id) {
-        return durable.write(() -> people.inTurn(() -> transaction.execute(status -> {
-            Nomination there = nominations.find(id).orElseThrow(() -> Refusal.missing("nomination", id));
-            nominations.remove(List.of(id));
-            journal.write("remove", "nomination", id, there, null);
-            states.changed(Set.of(there.student()));
-            return there;
-        })));
+        return desk.writeInTurn(
+                () -> desk.takenBack(Parts.NOMINATIONS, id, there -> states.changed(Set.of(there.student()))));
     }
 }

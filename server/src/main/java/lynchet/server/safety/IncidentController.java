@@ -1,28 +1,23 @@
 package lynchet.server.safety;
 
-import java.time.Clock;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.Optional;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Restriction;
 import lynchet.core.people.Student;
 import lynchet.core.safety.Incident;
 import lynchet.server.club.Known;
-import lynchet.server.keep.Durable;
+import lynchet.server.club.RecordDesk;
 import lynchet.server.keep.ETags;
-import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.PersonOf;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Who;
-import lynchet.server.mat.RecordStore;
+import lynchet.server.mat.ClassDesk;
 import lynchet.server.people.People;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -45,32 +40,21 @@ class IncidentController {
     private static final int MOST = 200;
     private static final int MOST_DAYS = 1830;
 
+    private final RecordDesk desk;
+    private final ClassDesk classes;
     private final IncidentStore incidents;
     private final People people;
     private final PersonOf persons;
-    private final RecordStore records;
     private final Known known;
-    private final Durable durable;
-    private final TransactionTemplate transaction;
-    private final Clock clock;
 
     IncidentController(
-            IncidentStore incidents,
-            People people,
-            PersonOf persons,
-            RecordStore records,
-            Known known,
-            Durable durable,
-            TransactionTemplate transaction,
-            Clock clock) {
+            RecordDesk desk, ClassDesk classes, IncidentStore incidents, People people, PersonOf persons, Known known) {
+        this.desk = desk;
+        this.classes = classes;
         this.incidents = incidents;
         this.people = people;
         this.persons = persons;
-        this.records = records;
         this.known = known;
-        this.durable = durable;
-        this.transaction = transaction;
-        this.clock = clock;
     }
 
     /** An incident and whose it is. */
@@ -129,7 +113,7 @@ class IncidentController {
                 incident.partner() == null
                         ? null
                         : people.one(incident.partner()).name(),
-                incident.classId() == null ? null : records.trained(incident.classId()),
+                incident.classId() == null ? null : classes.trained(incident.classId()),
                 student.restrictions().stream()
                         .filter(limit -> !limit.from().isBefore(incident.on())
                                 && !limit.from().isAfter(incident.on().plusDays(1)))
@@ -151,30 +135,29 @@ class IncidentController {
             throw Refusal.bad("INCIDENT_MISSING", "/incident", "Say what happened.");
         }
         notToCome(sent.incident());
-        return ETags.tagged(durable.write(() -> people.inTurn(() -> transaction.execute(status -> keep(sent)))));
+        return ETags.tagged(desk.writeInTurn(() -> keep(sent)));
     }
 
     private Incident keep(Happened sent) {
-        Incident wanted = sent.incident().stamped(clock.instant().truncatedTo(ChronoUnit.MILLIS), Journal.who());
-        Optional<Incident> kept = incidents.find(wanted.id());
-        if (kept.isPresent()) {
-            if (!kept.get().equals(wanted.stamped(kept.get().at(), kept.get().by()))) {
-                throw Refusal.taken(wanted.id(), "Something else was written down under this id.");
-            }
-            return kept.get();
+        return desk.taken(
+                Parts.INCIDENTS,
+                sent.incident(),
+                "/incident",
+                wanted -> {
+                    if (wanted.classId() != null) {
+                        classes.open(wanted.classId());
+                    }
+                },
+                wanted -> limit(wanted, sent.limit()));
+    }
+
+    private void limit(Incident happened, @Nullable Restriction limit) {
+        limitAfterAKnock(happened);
+        boolean hasItsOwn = happened.kind() == Incident.Kind.HEAD_KNOCK;
+        if (limit != null && !(hasItsOwn && limit.kind() == Restriction.Kind.HEAD_KNOCK)) {
+            limit.mustBeSound();
+            people.changeMany(List.of(happened.student()), student -> student.limitedBy(limit));
         }
-        if (wanted.classId() != null) {
-            records.kept(wanted.classId());
-        }
-        known.check(Parts.INCIDENTS, wanted, "/incident");
-        incidents.add(List.of(wanted));
-        limitAfterAKnock(wanted);
-        boolean hasItsOwn = wanted.kind() == Incident.Kind.HEAD_KNOCK;
-        if (sent.limit() != null && !(hasItsOwn && sent.limit().kind() == Restriction.Kind.HEAD_KNOCK)) {
-            sent.limit().mustBeSound();
-            people.changeMany(List.of(wanted.student()), student -> student.limitedBy(sent.limit()));
-        }
-        return wanted;
     }
 
     /** Completes or corrects one; who it happened to and who wrote it down first stay. */
@@ -183,12 +166,10 @@ class IncidentController {
             @PathVariable String id,
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody Incident sent) {
-        if (!id.equals(sent.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
-        }
+        Refusal.unlessSame(id, sent.id());
         notToCome(sent);
-        return ETags.tagged(durable.write(() -> people.inTurn(() -> transaction.execute(status -> {
-            Incident before = incidents.find(id).orElseThrow(() -> Refusal.missing("incident", id));
+        return ETags.tagged(desk.writeInTurn(() -> {
+            Incident before = desk.one(Parts.INCIDENTS, id);
             ETags.match(tag, before, id);
             if (!before.student().equals(sent.student())) {
                 throw Refusal.bad("INCIDENT_STUDENT", "/student", "Whom it happened to stays; write down another one.");
@@ -202,7 +183,7 @@ class IncidentController {
                 }
             }
             return after;
-        }))));
+        }));
     }
 
     /** Whoever had a head knock is limited at once, also where it is only found out when the sheet is completed. */

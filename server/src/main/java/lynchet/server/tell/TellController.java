@@ -15,7 +15,8 @@ import lynchet.server.keep.Durable;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Who;
-import lynchet.server.mat.RecordStore;
+import lynchet.server.mat.AttendanceDesk;
+import lynchet.server.mat.ClassDesk;
 import lynchet.server.people.People;
 import lynchet.server.tell.Letters.LetterView;
 import org.jspecify.annotations.Nullable;
@@ -39,15 +40,24 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class TellController {
 
-    private final RecordStore records;
+    private final ClassDesk classes;
+    private final AttendanceDesk attendance;
     private final People people;
     private final Letters letters;
     private final Taught taught;
     private final Durable durable;
     private final Clock clock;
 
-    TellController(RecordStore records, People people, Letters letters, Taught taught, Durable durable, Clock clock) {
-        this.records = records;
+    TellController(
+            ClassDesk classes,
+            AttendanceDesk attendance,
+            People people,
+            Letters letters,
+            Taught taught,
+            Durable durable,
+            Clock clock) {
+        this.classes = classes;
+        this.attendance = attendance;
         this.people = people;
         this.letters = letters;
         this.taught = taught;
@@ -65,7 +75,7 @@ class TellController {
     /** Who would be told of a change now; nobody of a class that is over. */
     @GetMapping("/classes/{id}/telling")
     Telling telling(@PathVariable String id) {
-        TrainingClass trained = records.trained(id);
+        TrainingClass trained = classes.trained(id);
         return telling(trained, new News(trained.cancelled() ? Telling.News.AFTER_ALL : Telling.News.CALLED_OFF, null));
     }
 
@@ -97,15 +107,15 @@ class TellController {
             @RequestBody News news) {
         Limits.kept(news);
         boolean off = news.news() == Telling.News.CALLED_OFF;
-        TrainingClass now = records.trained(id);
-        int here = records.presentIn(id).size();
+        TrainingClass now = classes.trained(id);
+        int here = attendance.presentIn(id).size();
         if (off && !now.cancelled() && here > 0) {
             throw Refusal.bad(
                     "CLASS_ATTENDED",
                     "/news",
                     Say.count(here, "person is", "people are") + " checked in to this class, so it took place.");
         }
-        TrainingClass kept = now.cancelled() == off ? now : durable.write(() -> records.put(now.calledOff(off), tag));
+        TrainingClass kept = now.cancelled() == off ? now : durable.write(() -> classes.put(now.calledOff(off), tag));
         Telling telling = telling(kept, news);
         return telling.without(letters.write(taught.now().taught().name(), id, telling.letters()));
     }

@@ -19,7 +19,8 @@ import lynchet.server.club.Stores;
 import lynchet.server.club.Taught;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Who;
-import lynchet.server.mat.RecordStore;
+import lynchet.server.mat.AttendanceDesk;
+import lynchet.server.mat.ClassDesk;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.SyllabusMoves;
 import org.springframework.transaction.annotation.Transactional;
@@ -36,14 +37,22 @@ class TonightController {
 
     private static final int FRESH = 2;
 
-    private final RecordStore records;
+    private final ClassDesk classes;
+    private final AttendanceDesk attendance;
     private final Stores stores;
     private final StudentStates states;
     private final SyllabusMoves moves;
     private final Taught taught;
 
-    TonightController(RecordStore records, Stores stores, StudentStates states, SyllabusMoves moves, Taught taught) {
-        this.records = records;
+    TonightController(
+            ClassDesk classes,
+            AttendanceDesk attendance,
+            Stores stores,
+            StudentStates states,
+            SyllabusMoves moves,
+            Taught taught) {
+        this.classes = classes;
+        this.attendance = attendance;
         this.stores = stores;
         this.states = states;
         this.moves = moves;
@@ -62,9 +71,9 @@ class TonightController {
     @GetMapping("/{id}/tonight")
     @Transactional(readOnly = true)
     Evening tonight(@PathVariable String id) {
-        TrainingClass training = records.trained(id);
+        TrainingClass training = classes.trained(id);
         Snapshot now = taught.now();
-        Map<String, Student> present = stores.of(Parts.PEOPLE).find(records.presentIn(id));
+        Map<String, Student> present = stores.of(Parts.PEOPLE).find(attendance.presentIn(id));
         Map<String, StudentState> stand = states.of(List.copyOf(present.keySet()));
         Set<String> falls = now.map().techniques().stream()
                 .map(Technique::receiverFalls)

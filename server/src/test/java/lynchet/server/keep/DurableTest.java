@@ -3,6 +3,7 @@ package lynchet.server.keep;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import jakarta.persistence.PersistenceException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -78,6 +79,16 @@ class DurableTest {
                 }))
                 .isInstanceOf(DuplicateKeyException.class);
         assertThat(happened).isEmpty();
+        tries.set(0);
+        assertThatThrownBy(() -> durable.write(() -> {
+                    tries.incrementAndGet();
+                    throw new PersistenceException("a mistake of ours");
+                }))
+                .isInstanceOf(PersistenceException.class);
+        assertThat(tries).as("a mistake is not tried again").hasValue(1);
+        assertThatThrownBy(() -> durable.write(() -> durable.writeAlone(() -> "inside")))
+                .as("it would wait for itself")
+                .isInstanceOf(IllegalStateException.class);
     }
 
     /** Two may write at once; whoever writes the whole club waits for them, and they for whoever does. */

@@ -9,7 +9,6 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.ClassSum;
 import lynchet.core.mat.DrillShape;
-import lynchet.core.mat.Mark;
 import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.Start;
 import lynchet.core.mat.Tally;
@@ -28,7 +27,6 @@ import lynchet.server.keep.Sight;
 import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
-import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -39,16 +37,19 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Classes, and what is recorded in them. Every record is on disk before it is answered. */
+/** Classes: of some days, one of them with all that was recorded in it, planned and changed. */
 @RestController
 @RequestMapping("/api")
-class MatController {
+class ClassController {
 
     /** A year and some. */
     private static final int MOST_DAYS = 400;
 
     private final ClassStore classes;
-    private final RecordStore records;
+    private final ClassDesk desk;
+    private final AttendanceDesk attendance;
+    private final PracticeDesk practice;
+    private final TallyStore tallies;
     private final TakenOut gone;
     private final StartStore starts;
     private final FallCap falls;
@@ -56,9 +57,12 @@ class MatController {
     private final Durable durable;
     private final Clock clock;
 
-    MatController(
+    ClassController(
             ClassStore classes,
-            RecordStore records,
+            ClassDesk desk,
+            AttendanceDesk attendance,
+            PracticeDesk practice,
+            TallyStore tallies,
             TakenOut gone,
             StartStore starts,
             FallCap falls,
@@ -66,7 +70,10 @@ class MatController {
             Durable durable,
             Clock clock) {
         this.classes = classes;
-        this.records = records;
+        this.desk = desk;
+        this.attendance = attendance;
+        this.practice = practice;
+        this.tallies = tallies;
         this.gone = gone;
         this.starts = starts;
         this.falls = falls;
@@ -151,7 +158,7 @@ class MatController {
     @OpenTo(Who.ACCOUNTS)
     @GetMapping("/classes/{id}")
     ResponseEntity<ClassSheet> one(@PathVariable String id, Authentication who) {
-        TrainingClass training = seenBy(who, records.trained(id));
+        TrainingClass training = seenBy(who, desk.trained(id));
         GrapplingMap map = taught.now().map();
         Map<String, List<Caution>> cautions = new TreeMap<>();
         training.blocks().stream().filter(block -> block.technique() != null).forEach(block -> map.technique(
@@ -159,11 +166,11 @@ class MatController {
                 .ifPresent(technique -> cautions.put(block.id(), Cautions.of(technique, map))));
         ClassSheet sheet = new ClassSheet(
                 training,
-                records.attendanceOf(id),
-                records.practiceOf(id),
+                attendance.of(id),
+                practice.of(id),
                 cautions,
                 gone.of(id),
-                records.talliesOf(id),
+                tallies.ofClass(id),
                 starts.ofClass(id));
         return ResponseEntity.ok().eTag(ETags.of(training)).body(sheet);
     }
@@ -181,7 +188,7 @@ class MatController {
     @OpenTo(Who.COACHES)
     @PostMapping("/classes/sums")
     Summed sums(@RequestBody TrainingClass training) {
-        records.checked(training);
+        desk.checked(training);
         Snapshot now = taught.now();
         GrapplingMap map = now.map();
         ClassSum sum =
@@ -200,62 +207,10 @@ class MatController {
             @RequestHeader(name = "If-Match", required = false) String tag,
             @RequestBody TrainingClass training,
             Authentication who) {
-        if (!id.equals(training.id())) {
-            throw Refusal.bad("ID_DIFFERS", "/id", "The address and what was sent name two different things.");
-        }
+        Refusal.unlessSame(id, training.id());
         return ETags.tagged(durable.write(() -> {
-            falls.check(training, records.found(id).orElse(null), taught.now(), who);
-            return records.put(training, tag);
+            falls.check(training, desk.found(id).orElse(null), taught.now(), who);
+            return desk.put(training, tag);
         }));
-    }
-
-    @OpenTo(Who.COACHES)
-    @PostMapping("/attendance")
-    Attendance attend(@RequestBody Attendance attendance) {
-        return durable.write(() -> records.attend(attendance));
-    }
-
-    @OpenTo(Who.COACHES)
-    @DeleteMapping("/attendance/{id}")
-    ResponseEntity<Void> leave(@PathVariable String id) {
-        durable.write(() -> {
-            records.leave(id);
-            return id;
-        });
-        return ResponseEntity.noContent().build();
-    }
-
-    @OpenTo(Who.COACHES)
-    @PostMapping("/practice")
-    PracticeEntry practise(@RequestBody PracticeEntry entry) {
-        return durable.write(() -> records.practise(entry));
-    }
-
-    @OpenTo(Who.COACHES)
-    @DeleteMapping("/practice/{id}")
-    PracticeEntry withdraw(@PathVariable String id) {
-        return durable.write(() -> records.withdrawPractice(id));
-    }
-
-    @OpenTo(Who.COACHES)
-    @PostMapping("/marks")
-    Mark mark(@RequestBody Mark mark) {
-        return durable.write(() -> records.mark(mark));
-    }
-
-    @OpenTo(Who.COACHES)
-    @PostMapping("/tallies")
-    Tally tally(@RequestBody Tally tally) {
-        return durable.write(() -> records.tally(tally));
-    }
-
-    @OpenTo(Who.COACHES)
-    @DeleteMapping("/tallies/{id}")
-    ResponseEntity<Void> takeBackTally(@PathVariable String id) {
-        durable.write(() -> {
-            records.takeBackTally(id);
-            return id;
-        });
-        return ResponseEntity.noContent().build();
     }
 }

@@ -27,7 +27,27 @@ export default defineConfig({
       },
     }),
   ],
-  build: { outDir: 'dist', emptyOutDir: true, assetsInlineLimit: 0 },
+  build: {
+    outDir: 'dist',
+    emptyOutDir: true,
+    assetsInlineLimit: 0,
+    // The first view in a handful of files: what every screen stands on, and the libraries, which change seldom.
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            {
+              name: 'react',
+              test: /node_modules[\\/](react|react-dom|scheduler|react-router|@tanstack|idb)[\\/]/,
+            },
+            { name: 'parts', test: /node_modules[\\/]/, minShareCount: 14 },
+            { name: 'parts', test: /@mantine[\\/].*(PasswordInput|ActionIcon|use-resize-observer)/ },
+            { name: 'frame', test: /src[\\/](api|ui|frame|record|session)[\\/]/, minShareCount: 2 },
+          ],
+        },
+      },
+    },
+  },
   test: { setupFiles: ['src/testing/patience.ts'] },
   server: { proxy: { '/api': 'http://127.0.0.1:8123' } },
 });

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { matchPath, Navigate, Route, Routes, useLocation } from 'react-router';
-import { LastSession, useWelcome } from './api/queries';
+import { LastSession, useWelcome } from './api/club';
 import type { Session } from './api/types';
 import { Frame } from './frame/Frame';
 import { TypedBefore } from './frame/TypedBefore';

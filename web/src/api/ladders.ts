@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { read } from './client';
-import type { Mendable, StandingOn, SyllabusVersion } from './types';
+import type { LadderView, Mendable, RankCheck, StandingOn, SyllabusVersion } from './types';
 
 /** The versions of a ladder's syllabus, the newest first. */
 export const useVersions = (ladder: string | undefined) =>
@@ -24,4 +24,14 @@ export const useRankMends = (ladder: string, rank: string, enabled: boolean) =>
     enabled,
     queryKey: ['ladders', ladder, rank, 'mends'],
     queryFn: () => read(`/ladders/${ladder}/ranks/${rank}/mends`),
+  });
+
+export const useLadders = () =>
+  useQuery<LadderView[]>({ queryKey: ['ladders'], queryFn: () => read('/ladders') });
+
+export const useLadderCheck = (ladder: string | undefined) =>
+  useQuery<RankCheck[]>({
+    queryKey: ['ladders', ladder, 'check'],
+    queryFn: () => read(`/ladders/${ladder}/check`),
+    enabled: ladder !== undefined,
   });

@@ -1,5 +1,5 @@
 import { Select, TextInput } from '@mantine/core';
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { Chain } from '../api/types';
 import { overLimits } from '../form/limits';
 import { positionOptions } from '../form/pickers';

@@ -1,7 +1,9 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { type MapIndex, useChains, useLadders, useMap, useSession } from '../api/queries';
+import { useSession } from '../api/club';
+import { useLadders } from '../api/ladders';
+import { type MapIndex, useChains, useMap } from '../api/map';
 import type { ChainView, LadderView } from '../api/types';
 import { NEW } from '../form/fields';
 import { PageHead } from '../frame/PageHead';

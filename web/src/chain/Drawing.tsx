@@ -1,5 +1,5 @@
 import { useElementSize } from '@mantine/hooks';
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { Chain, ChainStep, Stage } from '../api/types';
 import { plain, STAGES } from '../ui/words';
 import classes from './Drawing.module.css';

@@ -1,5 +1,5 @@
-import type { MapIndex } from '../api/queries';
-import { useChains } from '../api/queries';
+import type { MapIndex } from '../api/map';
+import { useChains } from '../api/map';
 import type { ChainReport } from '../api/types';
 import { Scroll } from '../ui/Scroll';
 import { Finding } from '../ui/Stone';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { Chain, ChainStep } from '../api/types';
 import classes from './ChainEditor.module.css';
 import { Entry, type Suggestion } from './Entry';

@@ -1,6 +1,6 @@
 import { Select } from '@mantine/core';
 import { useSearchParams } from 'react-router';
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import classes from './ChainsPage.module.css';
 
 /** The ruleset that says how a chain may end; it stands in the address. Null: a tap alone ends one. */

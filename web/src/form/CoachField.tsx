@@ -1,6 +1,7 @@
 import { Select } from '@mantine/core';
 import { useState } from 'react';
-import { useCoaches, useNames } from '../api/queries';
+import { useCoaches } from '../api/mat';
+import { useNames } from '../api/people';
 import { useWho } from '../ui/coaches';
 import { coachOptions } from './coachOptions';
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useHistory } from '../api/queries';
+import { useHistory } from '../api/club';
 import type { Edited } from '../api/types';
 import { Loaded } from '../ui/States';
 import { date } from '../ui/words';

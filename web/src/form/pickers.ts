@@ -1,4 +1,4 @@
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 
 type Option = { value: string; label: string };
 

@@ -1,7 +1,9 @@
 import { TextInput } from '@mantine/core';
 import { useId, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useChains, useMap, useNames, useWords } from '../api/queries';
+import { useWords } from '../api/club';
+import { useChains, useMap } from '../api/map';
+import { useNames } from '../api/people';
 import classes from './Find.module.css';
 import { useShortcuts } from './keys';
 import { fold, type Hit, search } from './search';

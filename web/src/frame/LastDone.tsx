@@ -1,5 +1,5 @@
 import { Button, Modal } from '@mantine/core';
-import { useLastEdits, useSession } from '../api/queries';
+import { useLastEdits, useSession } from '../api/club';
 import { doneInWords, lastDone } from '../form/done';
 import classes from '../form/Edit.module.css';
 import { TakeBack } from '../form/TakeBack';

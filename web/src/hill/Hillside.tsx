@@ -1,6 +1,14 @@
 import { useResizeObserver } from '@mantine/hooks';
-import { type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { MapIndex } from '../api/queries';
+import {
+  type KeyboardEvent,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
+import type { MapIndex } from '../api/map';
 import type { DecisionTable, Stage } from '../api/types';
 import { Folds } from './Folds';
 import { Footpaths } from './Footpaths';
@@ -72,7 +80,9 @@ export function Hillside(props: Props) {
     else plotRefs.current.delete(id);
   }, []);
   const tap = useRef<(id: string) => void>(() => undefined);
-  tap.current = (id) => onSelect(id === selected ? null : id);
+  useLayoutEffect(() => {
+    tap.current = (id) => onSelect(id === selected ? null : id);
+  });
   const onTap = useCallback((id: string) => tap.current(id), []);
   const go = (id: string | undefined) => {
     if (!id) return;

@@ -1,4 +1,4 @@
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { Edited } from '../api/types';
 
 /** What a plot's band of soil may say, in the order of the legend. */

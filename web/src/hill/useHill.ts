@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { Stage } from '../api/types';
 import { STAGES } from '../ui/words';
 import { FOLD_FROM } from './fold';

@@ -1,4 +1,4 @@
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { DecisionTable } from '../api/types';
 import type { Standing } from './paths';
 

@@ -3,7 +3,7 @@ import { useForm } from '@mantine/form';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type Problem, read, send } from '../api/client';
-import { useNames } from '../api/queries';
+import { useNames } from '../api/people';
 import type { AccountView, Given, Role } from '../api/types';
 import { pathOf } from '../form/useDraft';
 import { useChanged } from '../form/useEdit';

@@ -1,7 +1,7 @@
 import { Button, MultiSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { read } from '../api/client';
-import { useClosures, usePatterns, useToday } from '../api/queries';
+import { useClosures, usePatterns, useToday } from '../api/mat';
 import type { Closure, Closures, Track } from '../api/types';
 import { EditForm } from '../form/EditForm';
 import { freeId } from '../form/fields';

@@ -1,7 +1,7 @@
 import { Button, FileButton, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { type Problem, put, send } from '../api/client';
-import { useWelcome } from '../api/queries';
+import { useWelcome } from '../api/club';
 import { useChanged } from '../form/useEdit';
 import { ClubMark } from '../ui/ClubMark';
 import { useNotices } from '../ui/Notices';

@@ -2,7 +2,7 @@ import { Button, SegmentedControl, Switch, useMantineColorScheme } from '@mantin
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { send } from '../api/client';
-import { useSession } from '../api/queries';
+import { useSession } from '../api/club';
 import { keysAreOn, switchKeys } from '../frame/keys';
 import { useOutbox } from '../record/Recording';
 import { ClubName } from './ClubName';

@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { type Problem, problemOf, type Said, upload } from '../api/client';
-import { useMinds } from '../api/queries';
+import { useMinds } from '../api/people';
 import type { Contents, Job, Preview } from '../api/types';
 import { useNotices } from '../ui/Notices';
 import { ArchivePreview } from './ArchivePreview';

@@ -1,5 +1,5 @@
 import { NavLink, Outlet } from 'react-router';
-import { useSession } from '../api/queries';
+import { useSession } from '../api/club';
 import { PageHead } from '../frame/PageHead';
 import classes from './HousePage.module.css';
 

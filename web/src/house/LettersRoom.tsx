@@ -1,4 +1,4 @@
-import { useLetters } from '../api/queries';
+import { useLetters } from '../api/club';
 import { Empty, Loaded } from '../ui/States';
 import { moment } from '../ui/words';
 import classes from './CopiesRoom.module.css';

@@ -1,6 +1,6 @@
 import { Button, NumberInput } from '@mantine/core';
 import { useState } from 'react';
-import { useNumbers } from '../api/queries';
+import { useNumbers } from '../api/club';
 import { count } from '../ui/words';
 import { pairsThatThrow } from './room';
 

@@ -1,7 +1,7 @@
 import { Button, NumberInput } from '@mantine/core';
 import { useState } from 'react';
 import { type Problem, sendEdit } from '../api/client';
-import { useNumbers, useSession } from '../api/queries';
+import { useNumbers, useSession } from '../api/club';
 import type { ClubNumbers, Numbers } from '../api/types';
 import { HistoryFold } from '../form/History';
 import { useChanged, useSayDone } from '../form/useEdit';

@@ -1,4 +1,4 @@
-import { useWayIn } from '../api/queries';
+import { useWayIn } from '../api/club';
 import { Loaded } from '../ui/States';
 import { CameraCode } from './CameraCode';
 import classes from './TabletsRoom.module.css';

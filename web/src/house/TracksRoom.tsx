@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { lazy, Suspense, useState } from 'react';
-import { useTracks } from '../api/queries';
+import { useTracks } from '../api/mat';
 import type { Slot, Track } from '../api/types';
 import { useWho } from '../ui/coaches';
 import { Empty, Loaded, Waiting } from '../ui/States';

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { sendEdit } from '../api/client';
-import { useCoaches, useNames } from '../api/queries';
+import { useCoaches } from '../api/mat';
+import { useNames } from '../api/people';
 import type { Coaches, WrittenCoach } from '../api/types';
 import { Taking } from '../form/Taking';
 import { useChanged, useSayDone } from '../form/useEdit';

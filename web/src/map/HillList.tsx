@@ -1,4 +1,4 @@
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { Stage } from '../api/types';
 import type { Signs } from '../hill/Hillside';
 import hill from '../hill/Hillside.module.css';

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import { across, rowsOf, settle } from '../hill/place';
 import { PrintFoot } from '../ui/PrintFoot';
 import { plain, STAGES } from '../ui/words';

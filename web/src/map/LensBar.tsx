@@ -1,6 +1,6 @@
 import { Button, Select } from '@mantine/core';
 import type { ReactNode } from 'react';
-import type { Eyes, MapIndex } from '../api/queries';
+import type { Eyes, MapIndex } from '../api/map';
 import type { LadderView } from '../api/types';
 import classes from '../hill/Legend.module.css';
 

@@ -8,7 +8,9 @@ import {
 } from '@tanstack/react-table';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { type MapIndex, useLadders, useMap, useSession } from '../api/queries';
+import { useSession } from '../api/club';
+import { useLadders } from '../api/ladders';
+import { type MapIndex, useMap } from '../api/map';
 import type { LadderView, Technique } from '../api/types';
 import { SearchInput } from '../form/SearchInput';
 import { PageHead } from '../frame/PageHead';

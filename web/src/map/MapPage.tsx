@@ -2,16 +2,10 @@ import { Button, Select } from '@mantine/core';
 import { useViewportSize } from '@mantine/hooks';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import {
-  type Eyes,
-  type MapIndex,
-  useDecisionTable,
-  useLadders,
-  useMap,
-  useNames,
-  useRoutes,
-  useSession,
-} from '../api/queries';
+import { useSession } from '../api/club';
+import { useLadders } from '../api/ladders';
+import { type Eyes, type MapIndex, useDecisionTable, useMap, useRoutes } from '../api/map';
+import { useNames } from '../api/people';
 import type { Finding } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Hillside } from '../hill/Hillside';

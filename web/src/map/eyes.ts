@@ -1,4 +1,4 @@
-import type { Eyes } from '../api/queries';
+import type { Eyes } from '../api/map';
 import type { LadderView, Name } from '../api/types';
 import { rankOptions } from '../rank/ladders';
 

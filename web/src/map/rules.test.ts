@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { indexMap } from '../api/queries';
+import { indexMap } from '../api/map';
 import type { MapData, Position } from '../api/types';
 import { blankLink, blankPosition } from '../form/blanks';
 import { rulesetOf, underRules } from './rules';

@@ -1,4 +1,4 @@
-import { indexMap, type MapIndex } from '../api/queries';
+import { indexMap, type MapIndex } from '../api/map';
 import type { Legal, Position } from '../api/types';
 
 /** The map as a ruleset or jacket leaves it: what is not legal is gone, and control is as the ruleset gives it. */

@@ -1,14 +1,6 @@
 import { useMemo } from 'react';
-import {
-  type Eyes,
-  type MapIndex,
-  useChanges,
-  useEvidence,
-  useGaps,
-  useLegal,
-  useProgress,
-  useReach,
-} from '../api/queries';
+import { type Eyes, type MapIndex, useChanges, useEvidence, useGaps, useLegal, useReach } from '../api/map';
+import { useProgress } from '../api/people';
 import type { Finding } from '../api/types';
 import { changedSoil, comparedSoil, reachedSoil, type Soils, triedSoil } from '../hill/soil';
 import type { Lens } from './LensBar';

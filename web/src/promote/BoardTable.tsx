@@ -1,6 +1,7 @@
 import { Button, Checkbox, Modal } from '@mantine/core';
 import { useState } from 'react';
-import { useSession, useToday } from '../api/queries';
+import { useSession } from '../api/club';
+import { useToday } from '../api/mat';
 import type { Ladder, OnBank } from '../api/types';
 import { Belt } from '../ui/Belt';
 import { Scroll } from '../ui/Scroll';

@@ -1,8 +1,9 @@
 import { Button, MultiSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { useWelcome } from '../api/club';
+import { useToday } from '../api/mat';
 import { useBoard } from '../api/promote';
-import { useToday, useWelcome } from '../api/queries';
 import { PageHead } from '../frame/PageHead';
 import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';

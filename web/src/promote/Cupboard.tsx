@@ -1,8 +1,8 @@
 import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { send } from '../api/client';
+import { useSession } from '../api/club';
 import { useCupboard } from '../api/promote';
-import { useSession } from '../api/queries';
 import type { Cupboard as Belts, Ladder } from '../api/types';
 import { useChanged } from '../form/useEdit';
 import { Belt } from '../ui/Belt';

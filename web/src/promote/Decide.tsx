@@ -1,7 +1,8 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useReadiness, useSession } from '../api/queries';
+import { useSession } from '../api/club';
+import { useReadiness } from '../api/people';
 import type { Ladder, LadderView, OnBank } from '../api/types';
 import { Belt } from '../ui/Belt';
 import { Loaded } from '../ui/States';

@@ -1,7 +1,8 @@
 import { Button, NumberInput, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { newId, send } from '../api/client';
-import { useSession, useToday } from '../api/queries';
+import { useSession } from '../api/club';
+import { useToday } from '../api/mat';
 import type { Ladder, LadderView, Promotion } from '../api/types';
 import { useChanged } from '../form/useEdit';
 import { Belt } from '../ui/Belt';

@@ -1,8 +1,8 @@
 import { Button, NumberInput, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { newId, send } from '../api/client';
+import { useToday } from '../api/mat';
 import { useMerits } from '../api/promote';
-import { useToday } from '../api/queries';
 import type { Merit, Student } from '../api/types';
 import { useChanged } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
-import { useLadders } from '../api/queries';
+import { useLadders } from '../api/ladders';
 import type { Ladder } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Empty, Loaded } from '../ui/States';

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
-import { useSession } from '../api/queries';
+import { useSession } from '../api/club';
 import type { BoardView, Ladder, LadderView } from '../api/types';
 import { count, date } from '../ui/words';
 import classes from './Board.module.css';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { newId, send } from '../api/client';
-import { useToday } from '../api/queries';
+import { useToday } from '../api/mat';
 import type { Ladder, OnBank, Promotion } from '../api/types';
 import { useChanged } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';

@@ -1,4 +1,4 @@
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { ChainView, Item, Ladder, Rank } from '../api/types';
 import { Taking } from '../form/Taking';
 import { itemsOf } from './families';

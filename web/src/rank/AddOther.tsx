@@ -1,6 +1,6 @@
 import { Button, NumberInput, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { Item, LadderView, Rank, SyllabusGroup } from '../api/types';
 import { linkOptions, positionOptions } from '../form/pickers';
 import { Taking } from '../form/Taking';

@@ -1,6 +1,6 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { useToday } from '../api/queries';
+import { useToday } from '../api/mat';
 import type { Item, Ladder, RankLook, SyllabusLook } from '../api/types';
 import { count } from '../ui/words';
 import classes from './RankPage.module.css';

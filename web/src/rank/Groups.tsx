@@ -1,6 +1,6 @@
 import { Button, Checkbox } from '@mantine/core';
 import { type DragEvent, useState } from 'react';
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { Item, Rank, SyllabusGroup } from '../api/types';
 import { Glyph } from '../ui/glyphs';
 import { plain } from '../ui/words';

@@ -1,5 +1,5 @@
 import { Button, NumberInput, Select } from '@mantine/core';
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { Item, Rank, SyllabusGroup } from '../api/types';
 import { Taking } from '../form/Taking';
 import { plain } from '../ui/words';

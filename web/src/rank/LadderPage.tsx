@@ -1,7 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { read } from '../api/client';
-import { type MapIndex, useLadders, useMap, useSession, useTracks } from '../api/queries';
+import { useSession } from '../api/club';
+import { useLadders } from '../api/ladders';
+import { type MapIndex, useMap } from '../api/map';
+import { useTracks } from '../api/mat';
 import type { LadderView, Track } from '../api/types';
 import { NEW } from '../form/fields';
 import { PageHead } from '../frame/PageHead';

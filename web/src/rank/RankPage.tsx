@@ -1,16 +1,9 @@
 import { Button } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useRankMends, useVersions } from '../api/ladders';
-import {
-  type MapIndex,
-  useChains,
-  useLadderCheck,
-  useLadders,
-  useMap,
-  useReach,
-  useSession,
-} from '../api/queries';
+import { useSession } from '../api/club';
+import { useLadderCheck, useLadders, useRankMends, useVersions } from '../api/ladders';
+import { type MapIndex, useChains, useMap, useReach } from '../api/map';
 import type { Finding, Item, Ladder, LadderView, Mendable, Rank, SyllabusGroup } from '../api/types';
 import { HistoryFold } from '../form/History';
 import { PageHead } from '../frame/PageHead';

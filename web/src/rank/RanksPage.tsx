@@ -1,6 +1,9 @@
 import { Button, Select } from '@mantine/core';
 import { Link, useSearchParams } from 'react-router';
-import { type MapIndex, useHolding, useLadderCheck, useLadders, useMap, useSession } from '../api/queries';
+import { useSession } from '../api/club';
+import { useLadderCheck, useLadders } from '../api/ladders';
+import { type MapIndex, useMap } from '../api/map';
+import { useHolding } from '../api/people';
 import type { Holding, Ladder, LadderView, Rank, RankCheck } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Belt } from '../ui/Belt';

@@ -2,7 +2,7 @@ import { Button, Checkbox, Select } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useStandingOn } from '../api/ladders';
-import { type MapIndex, useChains } from '../api/queries';
+import { type MapIndex, useChains } from '../api/map';
 import type { Ladder, MoveOfRank, StandingOn, SyllabusVersion } from '../api/types';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { indexMap } from '../api/queries';
+import { indexMap } from '../api/map';
 import type { Item, MapData, Rank } from '../api/types';
 import { blankLink, blankTechnique } from '../form/blanks';
 import { familyCounts, itemsOf, techniqueOf } from './families';

@@ -1,4 +1,4 @@
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { Family, Item, Rank, Technique } from '../api/types';
 import { FAMILIES } from '../ui/words';
 

@@ -1,4 +1,4 @@
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { ChainView, Item } from '../api/types';
 import { techniqueOf } from './families';
 

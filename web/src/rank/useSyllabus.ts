@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Problem, read, send, sendEdit } from '../api/client';
-import type { MapIndex } from '../api/queries';
+import type { MapIndex } from '../api/map';
 import type { Item, LadderView, Mend, Rank, SyllabusGroup, SyllabusLook } from '../api/types';
 import { useChanged, useSayDone } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';

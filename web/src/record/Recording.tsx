@@ -1,7 +1,7 @@
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { isServerWell, send } from '../api/client';
-import { useSession } from '../api/queries';
+import { useSession } from '../api/club';
 import type { ClassSheet, Name, Room } from '../api/types';
 import type { Database } from './kept';
 import { Outbox, type Sent, type Waiting } from './outbox';

@@ -1,5 +1,5 @@
 import { Button, Modal } from '@mantine/core';
-import { useSession } from '../api/queries';
+import { useSession } from '../api/club';
 import { count, moment } from '../ui/words';
 import type { Waiting } from './outbox';
 import { useOutbox } from './Recording';

@@ -48,6 +48,23 @@ it('keeps the map as it stands, who is signed in, and nothing that only looks li
   expect(await kept('out', ['session'], { session: null })).toBeUndefined();
 });
 
+it('goes on where the browser has no room for it', async () => {
+  vi.useFakeTimers({ toFake: ['setTimeout'] });
+  const client = new QueryClient();
+  const put = vi.fn(async () => {
+    throw new DOMException('full', 'QuotaExceededError');
+  });
+  const stop = await keepLastKnown(client, Promise.resolve({ get: async () => undefined, put } as never));
+  for (const name of ['ana', 'bo']) {
+    await client.fetchQuery({ queryKey: ['names'], queryFn: () => [name], staleTime: 0 });
+    await vi.runAllTimersAsync();
+  }
+  vi.useRealTimers();
+  stop();
+  expect(put).toHaveBeenCalledTimes(2);
+  expect(client.getQueryData(['names'])).toEqual(['bo']);
+});
+
 it('shows what was read lately by this page, and nothing older or of another page', async () => {
   expect(await found('lately', 13, PAGE)).toEqual(['ana']);
   expect(await found('long-ago', 15, PAGE)).toBeUndefined();

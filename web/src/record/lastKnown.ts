@@ -36,7 +36,7 @@ export async function keepLastKnown(client: QueryClient, db: Promise<Database>):
   };
   return client.getQueryCache().subscribe((event) => {
     if (event.type !== 'updated' || event.action.type !== 'success' || !isKept(event.query.queryKey)) return;
-    if (!isComing) setTimeout(save, PAUSE);
+    if (!isComing) setTimeout(() => save().catch(() => {}), PAUSE); // a full browser keeps what it kept before
     isComing = true;
   });
 }

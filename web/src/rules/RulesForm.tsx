@@ -1,6 +1,6 @@
 import { Checkbox, MultiSelect, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
-import type { MapIndex } from '../api/queries';
-import { useNumbers } from '../api/queries';
+import { useNumbers } from '../api/club';
+import type { MapIndex } from '../api/map';
 import type { Ruleset } from '../api/types';
 import { EditForm } from '../form/EditForm';
 import { freeId } from '../form/fields';

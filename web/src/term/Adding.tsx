@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import type { UseQueryResult } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useChains, useMap } from '../api/queries';
+import { useChains, useMap } from '../api/map';
 import type { Wanted } from '../api/types';
 import { techniqueOptions } from '../form/pickers';
 import { Taking } from '../form/Taking';

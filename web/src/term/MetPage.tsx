@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useNames } from '../api/queries';
+import { useNames } from '../api/people';
 import { useMet } from '../api/terms';
 import type { Met, Name, OfPerson } from '../api/types';
 import { PageHead } from '../frame/PageHead';

@@ -1,6 +1,5 @@
 import { Link } from 'react-router';
-import { useVersions } from '../api/ladders';
-import { useLadders } from '../api/queries';
+import { useLadders, useVersions } from '../api/ladders';
 import type { Ladder } from '../api/types';
 import { count } from '../ui/words';
 

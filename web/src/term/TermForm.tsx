@@ -1,7 +1,7 @@
 import { MultiSelect, TextInput } from '@mantine/core';
 import { useNavigate, useParams } from 'react-router';
 import { read } from '../api/client';
-import { useToday, useTracks } from '../api/queries';
+import { useToday, useTracks } from '../api/mat';
 import { useTerms } from '../api/terms';
 import type { Term, Terms, Track } from '../api/types';
 import { EditForm } from '../form/EditForm';

@@ -1,7 +1,8 @@
 import { Button, Progress, SegmentedControl } from '@mantine/core';
 import type { ReactNode } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
-import { useSession, useTracks } from '../api/queries';
+import { useSession } from '../api/club';
+import { useTracks } from '../api/mat';
 import { useCycles, usePlans, usePlanView, useTerms } from '../api/terms';
 import type { PlanLine, PlanView, Proposal, Term, TermPlan, Track } from '../api/types';
 import { PageHead } from '../frame/PageHead';

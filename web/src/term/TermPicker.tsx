@@ -1,6 +1,7 @@
 import { Select } from '@mantine/core';
 import { useNavigate } from 'react-router';
-import { useSession, useToday } from '../api/queries';
+import { useSession } from '../api/club';
+import { useToday } from '../api/mat';
 import { useCycles } from '../api/terms';
 import type { PlanLine, Term, TermPlan, ThemeCycle, Track } from '../api/types';
 import { useEdit } from '../form/useEdit';

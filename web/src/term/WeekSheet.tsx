@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { useSearchParams } from 'react-router';
-import { type MapIndex, useDays, useMap, useToday } from '../api/queries';
+import { type MapIndex, useMap } from '../api/map';
+import { useDays, useToday } from '../api/mat';
 import type { Block, TrainingClass } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { useWho } from '../ui/coaches';

@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import { Problem } from '../api/client';
 import { type Place, useEdit } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
@@ -16,7 +16,9 @@ export function useSaving<T extends { id: string }>(place: Place, kept: T, tag: 
   const edit = useEdit();
   const say = useNotices();
   const latest = useRef({ kept, tag });
-  latest.current = { kept, tag };
+  useLayoutEffect(() => {
+    latest.current = { kept, tag };
+  });
   const save = async (next: T, says: string, before: T = kept): Promise<T | null> => {
     let made: T | null = null;
     const back = () => {

@@ -1,4 +1,4 @@
-import { indexMap } from '../api/queries';
+import { indexMap } from '../api/map';
 import type { Link, Reaction, Technique } from '../api/types';
 import { blankLink, blankPair, blankReaction, blankTechnique } from '../form/blanks';
 

@@ -1,4 +1,4 @@
-import { useWelcome } from '../api/queries';
+import { useWelcome } from '../api/club';
 import classes from './PrintFoot.module.css';
 
 /** The club's badge, where it has one, and its name. */

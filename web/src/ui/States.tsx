@@ -3,7 +3,7 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Link } from 'react-router';
-import { useSession } from '../api/queries';
+import { useSession } from '../api/club';
 import { reportError } from '../api/report';
 import classes from './States.module.css';
 

@@ -1,4 +1,5 @@
-import { useCoaches, useNames } from '../api/queries';
+import { useCoaches } from '../api/mat';
+import { useNames } from '../api/people';
 
 /** What somebody who gives a class, or wrote something down, is called: a person's name, else the words as they stand. */
 export function useWho(): (who: string | null | undefined) => string {

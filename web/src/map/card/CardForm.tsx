@@ -1,6 +1,6 @@
 import { Checkbox, MultiSelect, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 import { readTagged } from '../../api/client';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { Technique, TechniqueCard } from '../../api/types';
 import { EditForm } from '../../form/EditForm';
 import { freeId } from '../../form/fields';

@@ -1,5 +1,5 @@
 import { Checkbox, Select, Textarea, TextInput } from '@mantine/core';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { Fault, Technique } from '../../api/types';
 import { Rows } from '../../form/Lists';
 import { linkOptions } from '../../form/pickers';

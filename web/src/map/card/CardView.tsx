@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { Fault, TechniqueCard } from '../../api/types';
 import { Glyph } from '../../ui/glyphs';
 import { plain } from '../../ui/words';

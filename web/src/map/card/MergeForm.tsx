@@ -2,7 +2,7 @@ import { Button, Select } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type Problem, send } from '../../api/client';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { Merged, Technique } from '../../api/types';
 import edit from '../../form/Edit.module.css';
 import { Refused } from '../../form/Refused';

@@ -1,7 +1,8 @@
 import { Button } from '@mantine/core';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { type MapIndex, useMap, useSession, useTechniqueCard } from '../../api/queries';
+import { useSession } from '../../api/club';
+import { type MapIndex, useMap, useTechniqueCard } from '../../api/map';
 import type { TechniqueCard } from '../../api/types';
 import { blankTechnique } from '../../form/blanks';
 import { History } from '../../form/History';

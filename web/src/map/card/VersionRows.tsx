@@ -1,5 +1,5 @@
 import { Select, Textarea, TextInput } from '@mantine/core';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { Technique, Version } from '../../api/types';
 import { freeId } from '../../form/fields';
 import { Rows } from '../../form/Lists';

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
-import { type MapIndex, useChains, useLadders } from '../../api/queries';
+import { useLadders } from '../../api/ladders';
+import { type MapIndex, useChains } from '../../api/map';
 import type { ChainStep, TechniqueCard } from '../../api/types';
 import { percent } from '../../ui/words';
 import classes from './TechniquePage.module.css';

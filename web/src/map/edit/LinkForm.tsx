@@ -1,5 +1,5 @@
 import { MultiSelect, Select, Textarea, TextInput } from '@mantine/core';
-import { type MapIndex, useFitting, useMapPart } from '../../api/queries';
+import { type MapIndex, useFitting, useMapPart } from '../../api/map';
 import type { Link } from '../../api/types';
 import { blankLink } from '../../form/blanks';
 import { EditForm } from '../../form/EditForm';

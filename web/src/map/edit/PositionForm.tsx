@@ -1,6 +1,6 @@
 import { Checkbox, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { type MapIndex, useMapPart } from '../../api/queries';
+import { type MapIndex, useMapPart } from '../../api/map';
 import type { Pair, Position } from '../../api/types';
 import { blankPair, blankPosition } from '../../form/blanks';
 import classes from '../../form/Edit.module.css';

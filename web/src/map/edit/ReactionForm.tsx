@@ -1,5 +1,5 @@
 import { Select, TextInput } from '@mantine/core';
-import { type MapIndex, useMapPart } from '../../api/queries';
+import { type MapIndex, useMapPart } from '../../api/map';
 import type { Reaction } from '../../api/types';
 import { blankReaction } from '../../form/blanks';
 import { EditForm } from '../../form/EditForm';

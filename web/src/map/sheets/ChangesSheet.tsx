@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import type { UseQueryResult } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { Edited } from '../../api/types';
 import { Differences, whatOf } from '../../form/History';
 import { TakeBack } from '../../form/TakeBack';

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { LadderView } from '../../api/types';
 import type { Soils } from '../../hill/soil';
 import { Glyph } from '../../ui/glyphs';

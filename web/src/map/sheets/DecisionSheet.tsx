@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { read } from '../../api/client';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { DecisionTable, FromHere, Row } from '../../api/types';
 import { waysLeftOut } from '../../hill/ways';
 import { Glyph } from '../../ui/glyphs';

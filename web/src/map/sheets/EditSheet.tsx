@@ -1,4 +1,4 @@
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import { LinkForm } from '../edit/LinkForm';
 import { PositionForm } from '../edit/PositionForm';
 import { ReactionForm } from '../edit/ReactionForm';

@@ -1,6 +1,6 @@
 import { Button, TextInput } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { Finding, IgnoredGap } from '../../api/types';
 import { Stone } from '../../ui/Stone';
 import { count, date } from '../../ui/words';

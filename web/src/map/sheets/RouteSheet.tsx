@@ -1,7 +1,7 @@
 import { Select } from '@mantine/core';
 import type { UseQueryResult } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { RouteView } from '../../api/types';
 import { Glyph } from '../../ui/glyphs';
 import { Loaded } from '../../ui/States';

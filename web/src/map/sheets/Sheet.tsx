@@ -1,6 +1,6 @@
 import type { UseQueryResult } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
-import type { Eyes, MapIndex } from '../../api/queries';
+import type { Eyes, MapIndex } from '../../api/map';
 import type { DecisionTable, Finding, LadderView, RouteView } from '../../api/types';
 import { Loaded, Waiting } from '../../ui/States';
 import type { Lens } from '../LensBar';

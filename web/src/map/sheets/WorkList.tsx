@@ -1,6 +1,6 @@
 import { Modal } from '@mantine/core';
 import { newId, send } from '../../api/client';
-import { type Eyes, type MapIndex, useIgnoredGaps } from '../../api/queries';
+import { type Eyes, type MapIndex, useIgnoredGaps } from '../../api/map';
 import type { Finding, IgnoredGap, LadderView } from '../../api/types';
 import { useChanged } from '../../form/useEdit';
 import { Effect } from '../../rank/Effect';

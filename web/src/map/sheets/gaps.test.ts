@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { Finding } from '../../api/types';
 import { busiest, byPosition, openSince, ordinal } from './gaps';
 

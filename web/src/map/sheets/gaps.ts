@@ -1,4 +1,4 @@
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { Finding } from '../../api/types';
 
 /** What tells one finding from another. */

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { indexMap } from '../../api/queries';
+import { indexMap } from '../../api/map';
 import type { Edited, MapData } from '../../api/types';
 import { blankLink, blankPosition, blankReaction } from '../../form/blanks';
 import { changedSoil, comparedSoil, touchedBy, triedSoil } from '../../hill/soil';

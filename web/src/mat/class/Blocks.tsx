@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
-import { type MapIndex, useNames } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
+import { useNames } from '../../api/people';
 import type { Block, ClassSheet } from '../../api/types';
 import { plain } from '../../ui/words';
 import { doseWords, roundsIn, roundWords } from '../plan/plan';

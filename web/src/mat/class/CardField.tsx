@@ -1,5 +1,5 @@
 import { TextInput } from '@mantine/core';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 
 /** Digits that come without a pause belong to one card. */
 const PAUSE = 3000;
@@ -8,8 +8,7 @@ const PAUSE = 3000;
 export function CardField({ onCard }: { onCard: (number: string) => void }) {
   const [text, setText] = useState('');
   const read = useRef({ digits: '', at: 0 });
-  const take = useRef(onCard);
-  take.current = onCard;
+  const take = useEffectEvent(onCard);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement | null;
@@ -20,7 +19,7 @@ export function CardField({ onCard }: { onCard: (number: string) => void }) {
       if (/^\d$/.test(event.key)) read.current.digits += event.key;
       else if (event.key === 'Enter' && read.current.digits.length > 1) {
         event.preventDefault();
-        take.current(read.current.digits);
+        take(read.current.digits);
         read.current.digits = '';
       } else read.current.digits = '';
     };

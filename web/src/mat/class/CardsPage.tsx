@@ -1,6 +1,8 @@
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { useCalendar, useClassSheet, useNames, useSession } from '../../api/queries';
+import { useSession } from '../../api/club';
+import { useCalendar, useClassSheet } from '../../api/mat';
+import { useNames } from '../../api/people';
 import type { ClassSheet, Name } from '../../api/types';
 import { PageHead } from '../../frame/PageHead';
 import { withWaiting } from '../../record/overlay';

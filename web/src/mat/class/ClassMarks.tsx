@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { newId } from '../../api/client';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { ClassSheet, Mark, Name } from '../../api/types';
 import { Choice, Choices } from '../../record/Judge';
 import { useRecord } from '../../record/Recording';

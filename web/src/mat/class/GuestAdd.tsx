@@ -1,7 +1,7 @@
 import { Button, Checkbox, NumberInput, SegmentedControl, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { newId } from '../../api/client';
-import { useOfAge } from '../../api/queries';
+import { useOfAge } from '../../api/club';
 import type { Name, TrainingClass } from '../../api/types';
 import { alike } from '../../people/person/alike';
 import { useRecord } from '../../record/Recording';

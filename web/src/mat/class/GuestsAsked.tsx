@@ -1,7 +1,7 @@
 import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { useOfAge } from '../../api/club';
 import { useCalls } from '../../api/pairs';
-import { useOfAge } from '../../api/queries';
 import type { ClassSheet, Name } from '../../api/types';
 import { useRecord, useWaiting } from '../../record/Recording';
 import { useNotices } from '../../ui/Notices';

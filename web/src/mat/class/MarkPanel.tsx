@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { ClassSheet, Name } from '../../api/types';
 import { Judge } from '../../record/Judge';
 import classes from './MatPage.module.css';

@@ -1,8 +1,11 @@
 import { Button, SegmentedControl } from '@mantine/core';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { useSession } from '../../api/club';
+import { useMap } from '../../api/map';
+import { useCalendar, useClassSheet } from '../../api/mat';
 import { useCalls } from '../../api/pairs';
-import { useCalendar, useClassSheet, useMap, useNames, useSession } from '../../api/queries';
+import { useNames } from '../../api/people';
 import type { ClassSheet, Name } from '../../api/types';
 import { NEW } from '../../form/fields';
 import { PageHead, tonight } from '../../frame/PageHead';

@@ -1,5 +1,5 @@
 import { Select } from '@mantine/core';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { TrainingClass } from '../../api/types';
 import { Choice, Choices } from '../../record/Judge';
 import classes from './MatPage.module.css';

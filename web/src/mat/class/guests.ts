@@ -1,4 +1,4 @@
-import { OF_AGE } from '../../api/queries';
+import { OF_AGE } from '../../api/club';
 import type { Call, Name } from '../../api/types';
 
 /**

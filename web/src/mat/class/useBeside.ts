@@ -1,5 +1,5 @@
 import { useQueries } from '@tanstack/react-query';
-import { sheetQuery, useDays } from '../../api/queries';
+import { sheetQuery, useDays } from '../../api/mat';
 import type { Attendance, TrainingClass } from '../../api/types';
 import { withWaiting } from '../../record/overlay';
 import { useWaiting } from '../../record/Recording';

@@ -1,7 +1,7 @@
 import { Button, Select } from '@mantine/core';
 import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
-import { useUnseenFalls } from '../../api/queries';
+import { useUnseenFalls } from '../../api/people';
 import type { ClassSheet } from '../../api/types';
 import { Waiting } from '../../ui/States';
 import { count } from '../../ui/words';

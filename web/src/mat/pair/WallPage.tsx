@@ -1,8 +1,9 @@
 import { Button } from '@mantine/core';
 import { Fragment, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
+import { useCalendar, useClassSheet } from '../../api/mat';
 import { useRoom } from '../../api/pairs';
-import { useCalendar, useClassSheet, useNames } from '../../api/queries';
+import { useNames } from '../../api/people';
 import type { ClassSheet, Name, Room } from '../../api/types';
 import { PageHead } from '../../frame/PageHead';
 import { withGuests, withPairs } from '../../record/overlay';

@@ -1,4 +1,5 @@
-import { type MapIndex, useAsks } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
+import { useAsks } from '../../api/people';
 import { Line } from '../../people/student/Asks';
 import classes from '../../people/student/Asks.module.css';
 import { count } from '../../ui/words';

@@ -1,5 +1,5 @@
 import { Button, NumberInput, Select, TextInput } from '@mantine/core';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { Block, BlockSum, ChainView, DoseSum } from '../../api/types';
 import { DurationField } from '../../form/DurationField';
 import { positionOptions } from '../../form/pickers';

@@ -1,6 +1,6 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { usePatterns } from '../../api/queries';
+import { usePatterns } from '../../api/mat';
 import type { Block } from '../../api/types';
 import { freeId } from '../../form/fields';
 import { Taking } from '../../form/Taking';

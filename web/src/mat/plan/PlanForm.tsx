@@ -1,6 +1,8 @@
 import { Autocomplete, Button, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
-import { type MapIndex, readPlan, useChains, useDays, useSession } from '../../api/queries';
+import { useSession } from '../../api/club';
+import { type MapIndex, useChains } from '../../api/map';
+import { readPlan, useDays } from '../../api/mat';
 import { useSums } from '../../api/sums';
 import type { Block, DrillShape, Summed, Track, TrainingClass } from '../../api/types';
 import { CoachField } from '../../form/CoachField';

@@ -1,7 +1,8 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { useDrills, useMap, usePlan, useToday, useTracks } from '../../api/queries';
+import { useMap } from '../../api/map';
+import { useDrills, usePlan, useToday, useTracks } from '../../api/mat';
 import type { TrainingClass } from '../../api/types';
 import { NEW } from '../../form/fields';
 import type { Opened } from '../../form/useDraft';

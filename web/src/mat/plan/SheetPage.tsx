@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { type MapIndex, useCalendar, useClassSheet, useMap } from '../../api/queries';
+import { type MapIndex, useMap } from '../../api/map';
+import { useCalendar, useClassSheet } from '../../api/mat';
 import { useSums } from '../../api/sums';
 import type { Block, ClassSheet } from '../../api/types';
 import { PageHead } from '../../frame/PageHead';

@@ -1,4 +1,4 @@
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { Block, DrillShape, Technique, TrainingClass } from '../../api/types';
 import { minutesAndSeconds } from '../../form/duration';
 import { freeId } from '../../form/fields';

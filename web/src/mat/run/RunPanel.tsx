@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { Block, ClassSheet, Name } from '../../api/types';
 import { plain } from '../../ui/words';
 import { RoomFaults } from '../class/RoomFaults';

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { useNavigate, useParams } from 'react-router';
-import { readPlan, usePlan, useSession, useToday } from '../../api/queries';
+import { useSession } from '../../api/club';
+import { readPlan, usePlan, useToday } from '../../api/mat';
 import { useTonight } from '../../api/terms';
 import type { Evening, Suggested, TrainingClass, Way } from '../../api/types';
 import { useEdit } from '../../form/useEdit';

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { Link, useSearchParams } from 'react-router';
-import { useDays, useSession, useToday } from '../../api/queries';
+import { useSession } from '../../api/club';
+import { useDays, useToday } from '../../api/mat';
 import type { Calendar, TrainingClass } from '../../api/types';
 import { NEW } from '../../form/fields';
 import { PageHead } from '../../frame/PageHead';

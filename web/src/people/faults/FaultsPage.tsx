@@ -1,14 +1,9 @@
 import { SegmentedControl, Select } from '@mantine/core';
 import { Link, useSearchParams } from 'react-router';
-import {
-  type MapIndex,
-  useDrills,
-  useFaults,
-  useLadders,
-  useMap,
-  useToday,
-  useTracks,
-} from '../../api/queries';
+import { useLadders } from '../../api/ladders';
+import { type MapIndex, useMap } from '../../api/map';
+import { useDrills, useToday, useTracks } from '../../api/mat';
+import { useFaults } from '../../api/people';
 import type { DrillShape, FaultSeen, FaultsSeen, LadderView, Track } from '../../api/types';
 import { PageHead } from '../../frame/PageHead';
 import { rankOptions } from '../../rank/ladders';

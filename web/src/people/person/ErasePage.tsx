@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { send } from '../../api/client';
-import { useMentions, usePerson } from '../../api/queries';
+import { useMentions, usePerson } from '../../api/people';
 import type { Erased, Mention, Student } from '../../api/types';
 import { PageHead } from '../../frame/PageHead';
 import { useNotices } from '../../ui/Notices';

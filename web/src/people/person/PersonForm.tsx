@@ -8,7 +8,8 @@ import {
   TextInput,
 } from '@mantine/core';
 import { Link } from 'react-router';
-import { useOfAge, useToday } from '../../api/queries';
+import { useOfAge } from '../../api/club';
+import { useToday } from '../../api/mat';
 import type { LadderView, Name, Student, Track } from '../../api/types';
 import { EditForm } from '../../form/EditForm';
 import { needed } from '../../form/limits';

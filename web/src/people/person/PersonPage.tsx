@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { newId, send } from '../../api/client';
-import { useLadders, useNames, usePerson, useToday, useTracks } from '../../api/queries';
+import { useLadders } from '../../api/ladders';
+import { useToday, useTracks } from '../../api/mat';
+import { useNames, usePerson } from '../../api/people';
 import type { LadderView, Name, Promotion, Student, Track } from '../../api/types';
 import { NEW } from '../../form/fields';
 import type { Opened } from '../../form/useDraft';

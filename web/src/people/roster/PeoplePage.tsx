@@ -3,16 +3,10 @@ import { useDebouncedValue, useIntersection } from '@mantine/hooks';
 import { getCoreRowModel, useReactTable } from '@tanstack/react-table';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import {
-  type Mind,
-  type RosterWanted,
-  readRoster,
-  useLadders,
-  useRoster,
-  useSession,
-  useToday,
-  useTracks,
-} from '../../api/queries';
+import { useSession } from '../../api/club';
+import { useLadders } from '../../api/ladders';
+import { useToday, useTracks } from '../../api/mat';
+import { type Mind, type RosterWanted, readRoster, useRoster } from '../../api/people';
 import type { LadderView, RosterRow, Track } from '../../api/types';
 import { PageHead } from '../../frame/PageHead';
 import { useNotices } from '../../ui/Notices';

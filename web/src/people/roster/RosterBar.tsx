@@ -1,6 +1,6 @@
 import { Button, SegmentedControl, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { type Mind, type RosterWanted, useMinds } from '../../api/queries';
+import { type Mind, type RosterWanted, useMinds } from '../../api/people';
 import type { LadderView, Track } from '../../api/types';
 import { SearchInput } from '../../form/SearchInput';
 import { rankOptions } from '../../rank/ladders';

@@ -1,6 +1,7 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { type RosterWanted, useToday } from '../../api/queries';
+import { useToday } from '../../api/mat';
+import type { RosterWanted } from '../../api/people';
 import type { LadderView, RosterRow } from '../../api/types';
 import { ageOn } from '../../promote/missing';
 import { PrintFoot } from '../../ui/PrintFoot';

@@ -1,7 +1,8 @@
 import { Button, NumberInput, TextInput } from '@mantine/core';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import { send } from '../../api/client';
-import { type RosterWanted, useToday } from '../../api/queries';
+import { useToday } from '../../api/mat';
+import type { RosterWanted } from '../../api/people';
 import type { RosterRow } from '../../api/types';
 import { useChanged } from '../../form/useEdit';
 import { useNotices } from '../../ui/Notices';

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { type RosterWanted, readRoster } from '../../api/queries';
+import { type RosterWanted, readRoster } from '../../api/people';
 import type { RosterRow } from '../../api/types';
 
 /** Whom something is done to: those who are ticked, else everybody on the list. */

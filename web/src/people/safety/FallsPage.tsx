@@ -1,5 +1,5 @@
 import { Link, useSearchParams } from 'react-router';
-import { useUnseenFalls } from '../../api/queries';
+import { useUnseenFalls } from '../../api/people';
 import { PageHead } from '../../frame/PageHead';
 import { Scroll } from '../../ui/Scroll';
 import { Empty, Loaded } from '../../ui/States';

@@ -1,6 +1,6 @@
 import { Button, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { useToday } from '../../api/queries';
+import { useToday } from '../../api/mat';
 import type { Incident, Name } from '../../api/types';
 import classes from './Incidents.module.css';
 import { KINDS, OUTCOMES, PARTS } from './incident';

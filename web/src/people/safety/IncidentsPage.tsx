@@ -1,7 +1,7 @@
 import { SegmentedControl } from '@mantine/core';
 import { Link, useSearchParams } from 'react-router';
 import { useIncidents } from '../../api/keeping';
-import { useToday } from '../../api/queries';
+import { useToday } from '../../api/mat';
 import { PageHead } from '../../frame/PageHead';
 import { Scroll } from '../../ui/Scroll';
 import { Loaded } from '../../ui/States';

@@ -1,7 +1,8 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { send } from '../../api/client';
-import { useSession, useToday } from '../../api/queries';
+import { useSession } from '../../api/club';
+import { useToday } from '../../api/mat';
 import type { Student } from '../../api/types';
 import { useChanged } from '../../form/useEdit';
 import { Figures } from '../../promote/Figures';

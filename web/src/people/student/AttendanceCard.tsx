@@ -1,4 +1,5 @@
-import { useBeen, usePromotions, useToday } from '../../api/queries';
+import { useToday } from '../../api/mat';
+import { useBeen, usePromotions } from '../../api/people';
 import type { LadderView, ProgressView } from '../../api/types';
 import { count, date, daysBefore } from '../../ui/words';
 import { dotsOf } from './card';

@@ -1,7 +1,8 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { sendEdit } from '../../api/client';
-import { useBrought, useSession, useUnseenFalls } from '../../api/queries';
+import { useSession } from '../../api/club';
+import { useBrought, useUnseenFalls } from '../../api/people';
 import type { BroughtSaid, CameWith, Student } from '../../api/types';
 import { useChanged, useSayDone } from '../../form/useEdit';
 import { useWho } from '../../ui/coaches';

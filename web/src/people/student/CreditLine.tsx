@@ -1,7 +1,7 @@
 import { Button, NumberInput, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { newId, send } from '../../api/client';
-import { useToday } from '../../api/queries';
+import { useToday } from '../../api/mat';
 import type { Credit, Student } from '../../api/types';
 import { useChanged } from '../../form/useEdit';
 import type { Subject } from '../../record/Judge';

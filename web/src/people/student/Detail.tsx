@@ -1,6 +1,8 @@
 import { Button } from '@mantine/core';
 import { newId } from '../../api/client';
-import { useMemory, useSession, useToday } from '../../api/queries';
+import { useSession } from '../../api/club';
+import { useToday } from '../../api/mat';
+import { useMemory } from '../../api/people';
 import type { ItemProgress, Mark, MemoryView, Student } from '../../api/types';
 import { Judge, type Subject } from '../../record/Judge';
 import { useRecord } from '../../record/Recording';

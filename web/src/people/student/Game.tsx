@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { type MapIndex, useChains } from '../../api/queries';
+import { type MapIndex, useChains } from '../../api/map';
 import type { Family, GameChoice, GameView } from '../../api/types';
 import { Glyph } from '../../ui/glyphs';
 import { count, FAMILIES, percent, plain, STAGES } from '../../ui/words';

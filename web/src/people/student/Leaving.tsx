@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { readTagged, send } from '../../api/client';
-import { useToday } from '../../api/queries';
+import { useToday } from '../../api/mat';
 import type { Student } from '../../api/types';
 import { useChanged } from '../../form/useEdit';
 import { useNotices } from '../../ui/Notices';

@@ -1,16 +1,10 @@
 import { Button } from '@mantine/core';
 import { Link, useParams } from 'react-router';
-import {
-  type MapIndex,
-  useBeen,
-  useChains,
-  useLadders,
-  useMap,
-  useProgress,
-  useReadiness,
-  useToday,
-  useWelcome,
-} from '../../api/queries';
+import { useWelcome } from '../../api/club';
+import { useLadders } from '../../api/ladders';
+import { type MapIndex, useChains, useMap } from '../../api/map';
+import { useToday } from '../../api/mat';
+import { useBeen, useProgress, useReadiness } from '../../api/people';
 import type { Been, LadderView, ProgressView, Readiness } from '../../api/types';
 import { PageHead } from '../../frame/PageHead';
 import { isMet, when } from '../../promote/missing';

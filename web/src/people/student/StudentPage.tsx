@@ -1,17 +1,11 @@
 import { Button, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import {
-  type MapIndex,
-  useChains,
-  useGame,
-  useLadders,
-  useMap,
-  useProgress,
-  useReadiness,
-  useSession,
-  useToday,
-} from '../../api/queries';
+import { useSession } from '../../api/club';
+import { useLadders } from '../../api/ladders';
+import { type MapIndex, useChains, useMap } from '../../api/map';
+import { useToday } from '../../api/mat';
+import { useGame, useProgress, useReadiness } from '../../api/people';
 import type { LadderView, ProgressView, Soil } from '../../api/types';
 import { PageHead } from '../../frame/PageHead';
 import { Hillside } from '../../hill/Hillside';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { type MapIndex, useChains } from '../../api/queries';
+import { type MapIndex, useChains } from '../../api/map';
 import type { ItemProgress, LadderView, ProgressView } from '../../api/types';
 import { nameOf } from '../../rank/nameOf';
 import { count, date, plain } from '../../ui/words';

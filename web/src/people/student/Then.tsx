@@ -1,4 +1,4 @@
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { GameView, Soil } from '../../api/types';
 import { date, percent } from '../../ui/words';
 import classes from './Game.module.css';

@@ -1,4 +1,6 @@
-import { useBeen, useCalendar, usePromotions, useSession, useToday } from '../../api/queries';
+import { useSession } from '../../api/club';
+import { useCalendar, useToday } from '../../api/mat';
+import { useBeen, usePromotions } from '../../api/people';
 import type { Been, LadderView, ProgressView } from '../../api/types';
 import { Given } from '../../promote/Given';
 import { Merits } from '../../promote/Merits';

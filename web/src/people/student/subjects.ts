@@ -1,4 +1,4 @@
-import type { MapIndex } from '../../api/queries';
+import type { MapIndex } from '../../api/map';
 import type { ChainView, LadderView } from '../../api/types';
 import { nameOf } from '../../rank/nameOf';
 import type { Subject } from '../../record/Judge';

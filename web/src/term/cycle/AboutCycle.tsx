@@ -1,5 +1,5 @@
 import { NumberInput, TextInput } from '@mantine/core';
-import { useTracks } from '../../api/queries';
+import { useTracks } from '../../api/mat';
 import type { CycleView, Joining, ThemeCycle } from '../../api/types';
 import { count, date, plain, time } from '../../ui/words';
 import term from '../Term.module.css';

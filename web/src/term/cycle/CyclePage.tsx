@@ -1,7 +1,8 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { useSession, useTracks } from '../../api/queries';
+import { useSession } from '../../api/club';
+import { useTracks } from '../../api/mat';
 import { useCycleView, usePlans, useTerms } from '../../api/terms';
 import type { CycleView, ThemeCycle } from '../../api/types';
 import { useEdit } from '../../form/useEdit';

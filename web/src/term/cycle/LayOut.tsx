@@ -2,7 +2,7 @@ import { Button, MultiSelect, NumberInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { type Problem, send } from '../../api/client';
-import { useLadders } from '../../api/queries';
+import { useLadders } from '../../api/ladders';
 import type { CycleView } from '../../api/types';
 import term from '../Term.module.css';
 

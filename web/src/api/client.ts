@@ -1,3 +1,5 @@
+import type { Answer, Write } from './paths';
+
 /** An answer that is an error: what the server said, its code, and where. */
 export class Problem extends Error {
   constructor(
@@ -62,30 +64,42 @@ async function askOnce(path: string, { method = 'GET', body, raw, tag }: Options
 /** Whether the server is there and says that it is well. */
 export const isServerWell = async () => (await fetch('/actuator/health', { cache: 'no-store' })).ok;
 
-export async function read<T>(path: string): Promise<T> {
+export async function read<A extends string>(path: A): Promise<Answer<A>> {
   return (await ask(path, {})).json();
 }
 
 /** Reads a value with its ETag, for saving it again. */
-export async function readTagged<T>(path: string): Promise<{ value: T; tag: string }> {
+export async function readTagged<A extends string>(path: A): Promise<{ value: Answer<A>; tag: string }> {
   const response = await ask(path, {});
   return { value: await response.json(), tag: response.headers.get('ETag') ?? '' };
 }
 
-export async function send<T>(method: string, path: string, body?: unknown, tag?: string): Promise<T> {
-  const response = await ask(path, { method, body, tag });
-  return response.status === 204 ? (undefined as T) : response.json();
-}
+/** The same for a form that knows by its kind what it reads. */
+export const readTaggedAs = <T>(path: string) => readTagged(path) as Promise<{ value: T; tag: string }>;
 
-/** Sends a change; answers with the id of the edit, by which it can be taken back, or null if nothing was different. */
-export async function sendEdit<T>(
-  method: string,
-  path: string,
+export async function send<M extends Write, A extends string>(
+  method: M,
+  path: A,
   body?: unknown,
   tag?: string,
-): Promise<{ value: T; edit: string | null }> {
+): Promise<Answer<A, Lowercase<M>>> {
   const response = await ask(path, { method, body, tag });
-  const value = response.status === 204 ? (undefined as T) : await response.json();
+  return response.status === 204 ? (undefined as Answer<A, Lowercase<M>>) : response.json();
+}
+
+/** What is sent and answered where the address is made elsewhere, and its type is known by whoever asks. */
+export const sendAs = <T>(method: Write, path: string, body?: unknown, tag?: string) =>
+  send(method, path, body, tag) as Promise<T>;
+
+/** Sends a change; answers with the id of the edit, by which it can be taken back, or null if nothing was different. */
+export async function sendEdit<M extends Write, A extends string>(
+  method: M,
+  path: A,
+  body?: unknown,
+  tag?: string,
+): Promise<{ value: Answer<A, Lowercase<M>>; edit: string | null }> {
+  const response = await ask(path, { method, body, tag });
+  const value = response.status === 204 ? undefined : await response.json();
   return { value, edit: response.headers.get('Lynchet-Edit') };
 }
 
@@ -94,7 +108,11 @@ export async function put(path: string, file: Blob): Promise<void> {
   await ask(path, { method: 'PUT', raw: file });
 }
 
-export async function upload<T>(path: string, file: Blob): Promise<T> {
+/** The same for a form that knows by its kind what it sends. */
+export const sendEditAs = <T>(method: Write, path: string, body?: unknown, tag?: string) =>
+  sendEdit(method, path, body, tag) as Promise<{ value: T; edit: string | null }>;
+
+export async function upload<A extends string>(path: A, file: Blob): Promise<Answer<A, 'post'>> {
   return (await ask(path, { method: 'POST', raw: file })).json();
 }
 

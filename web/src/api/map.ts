@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { read, readTagged } from './client';
+import { read, readTagged, readTaggedAs } from './client';
 import type {
   ChainView,
   DecisionTable,
@@ -102,7 +102,7 @@ export const useTechniqueCard = (id: string | undefined) =>
 export const useMapPart = <T>(part: 'pairs' | 'links' | 'reactions', id: string | null) =>
   useQuery<{ value: T; tag: string }>({
     queryKey: ['map', part, id],
-    queryFn: () => readTagged(`/map/${part}/${id}`),
+    queryFn: () => readTaggedAs<T>(`/map/${part}/${id}`),
     enabled: id !== null,
     gcTime: 0,
   });
@@ -150,7 +150,8 @@ const byRules = (rules: string | null) => {
   return rules.startsWith('jacket:') ? `&jacket=${rules.slice(7)}` : `&ruleset=${rules}`;
 };
 
-const ruled = (path: string, rules: string | null) => (rules ? `${path}?${byRules(rules).slice(1)}` : path);
+const ruled = <A extends string>(path: A, rules: string | null) =>
+  (rules ? `${path}?${byRules(rules).slice(1)}` : path) as `${A}?${string}`;
 
 /** Under which ruleset or with which jacket, and against whom: "same" class-mates, or "anyone". */
 export type Terms = { rules: string | null; against: 'same' | 'anyone' };
@@ -205,7 +206,7 @@ export const useChains = (enabled = true, rules: string | null = null) =>
 /** One chain with its tag, under a ruleset or none. */
 export const chainQuery = (id: string | null, rules: string | null) => ({
   queryKey: ['chains', id, rules],
-  queryFn: () => readTagged<ChainView>(ruled(`/chains/${id}`, rules)),
+  queryFn: () => readTagged(ruled(`/chains/${id}`, rules)),
 });
 
 export const useChain = (id: string | null, rules: string | null = null) =>

@@ -51,7 +51,7 @@ export const usePlan = (id: string | null) =>
 
 /** A class with its tag; it is read as part of its sheet. */
 export async function readPlan(id: string): Promise<{ value: TrainingClass; tag: string }> {
-  const { value, tag } = await readTagged<ClassSheet>(`/classes/${id}`);
+  const { value, tag } = await readTagged(`/classes/${id}`);
   return { value: value.training, tag };
 }
 

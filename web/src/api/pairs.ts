@@ -6,7 +6,8 @@ export const roomPath = (classId: string, block: string | null, without: string[
   const asked = new URLSearchParams();
   if (block) asked.set('block', block);
   for (const id of without) asked.append('without', id);
-  return `/classes/${classId}/pairs${asked.size > 0 ? `?${asked}` : ''}`;
+  const room = `/classes/${classId}/pairs` as const;
+  return asked.size > 0 ? (`${room}?${asked.toString()}` as typeof room) : room;
 };
 
 /** All that pairing asks about whoever may come to a class; kept on the device, so that it pairs without the server too. */

@@ -79,7 +79,7 @@ const rosterQuery = ({ find, who, sort, down, track, rank, mind }: RosterWanted)
 export async function readRoster(wanted: RosterWanted): Promise<RosterRow[]> {
   const rows: RosterRow[] = [];
   for (let page = 0; page < 10; page++) {
-    const some = await read<RosterPage>(`/people?${rosterQuery(wanted)}&page=${page}&size=200`);
+    const some = await read(`/people?${rosterQuery(wanted)}&page=${page}&size=200`);
     rows.push(...some.rows);
     if (rows.length >= some.total) break;
   }

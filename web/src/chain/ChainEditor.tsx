@@ -83,7 +83,7 @@ function Editor({ kept, tag, report: keptReport, map }: Props) {
   const check = useQuery<ChainReport>({
     queryKey: ['chain-check', checked, rules],
     queryFn: () =>
-      send('POST', `/chains/check${rules ? `?ruleset=${rules}` : ''}`, {
+      send('POST', `/chains/check?${rules ? `ruleset=${rules}` : ''}`, {
         ...checked,
         name: checked.name || 'A new chain',
       }),

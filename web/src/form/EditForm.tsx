@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { type ReactNode, useRef, useState } from 'react';
-import { readTagged } from '../api/client';
+import { readTaggedAs } from '../api/client';
 import classes from './Edit.module.css';
 import { History } from './History';
 import { Refused } from './Refused';
@@ -40,7 +40,7 @@ export function EditForm<T extends { id: string }>(props: Props<T>) {
   const [theirs, setTheirs] = useState<Opened<T> | null>(null);
   const [sure, setSure] = useState(false);
   const [history, setHistory] = useState(false);
-  const current = props.current ?? (() => readTagged<T>(readFrom(place, body.id)));
+  const current = props.current ?? (() => readTaggedAs<T>(readFrom(place, body.id)));
 
   /** The first field that is to be put right is shown and takes the focus, wherever in a long form it stands. */
   const toFirstError = () =>

@@ -37,7 +37,7 @@ export function TakeBack({ edit, label = 'Take this back', size = 'compact-md', 
   const ask = async () => {
     setBusy(true);
     try {
-      const found = await read<WayBackOf>(`/edits/${edit}`);
+      const found = await read(`/edits/${edit}`);
       if (found.not === null && found.with.length === 0) await back([]);
       else setWay(found);
     } catch (error) {

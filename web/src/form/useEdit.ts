@@ -1,8 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Problem, send, sendEdit } from '../api/client';
+import { Problem, send, sendEditAs } from '../api/client';
 import { isKind, type Kind, shownBy } from '../api/shows';
-import type { Merged, Touched } from '../api/types';
 import { useNotices } from '../ui/Notices';
 
 type Where = {
@@ -73,9 +72,8 @@ export function useUndo() {
   const changed = useChanged();
   const say = useNotices();
   return async (edit: string, standing: string[] = []) => {
-    const query = standing.length > 0 ? `?with=${standing.join(',')}` : '';
     try {
-      const { kinds } = await send<Touched>('POST', `/edits/${edit}/undo${query}`, {});
+      const { kinds } = await send('POST', `/edits/${edit}/undo?with=${standing.join(',')}`, {});
       await changed(...Object.keys(kinds).filter(isKind));
       say.done('Taken back.');
       return true;
@@ -135,20 +133,20 @@ export function useEdit(onRefused?: (problem: Problem) => void) {
       attempt(async () => {
         const { path, isPut } = at(place);
         const { edit, value } = await (tag === null && !isPut
-          ? sendEdit<T>('POST', path, body)
-          : sendEdit<T>('PUT', `${path}/${body.id}`, body, tag ?? undefined));
+          ? sendEditAs<T>('POST', path, body)
+          : sendEditAs<T>('PUT', `${path}/${body.id}`, body, tag ?? undefined));
         await told(place, edit, done, back);
         return value;
       }),
     retire: (place: Place, id: string, tag: string, done: string, back?: () => void) =>
       attempt(async () => {
-        const { edit } = await sendEdit('DELETE', `${at(place).path}/${id}`, undefined, tag);
+        const { edit } = await sendEditAs('DELETE', `${at(place).path}/${id}`, undefined, tag);
         await told(place, edit, done, back);
         return true;
       }),
     merge: (id: string, into: string, done: string) =>
       attempt(async () => {
-        const merged = await send<Merged>('POST', `/map/techniques/${id}/merge`, { into });
+        const merged = await send('POST', `/map/techniques/${id}/merge`, { into });
         await changed('technique', 'link');
         sayDone(done, merged.edit);
         return true;

@@ -14,7 +14,11 @@ afterEach(cleanup);
 const said = () => screen.queryByText(/This page shows what was read/)?.textContent;
 
 function People() {
-  const people = useQuery<string[]>({ queryKey: ['people'], queryFn: () => read('/people'), staleTime: 0 });
+  const people = useQuery<string[]>({
+    queryKey: ['people'],
+    queryFn: async () => (await read('/people')) as unknown as string[],
+    staleTime: 0,
+  });
   return (
     <p>
       {people.data?.join()}

@@ -70,7 +70,7 @@ function AccountLine({ account, onChange, onGiven }: LineProps) {
   const person = names.data?.find((p) => p.id === account.person);
   const link = async () => {
     try {
-      onGiven(await send<Given>('POST', `/accounts/${encodeURIComponent(account.name)}/link`, {}));
+      onGiven(await send('POST', `/accounts/${encodeURIComponent(account.name)}/link`, {}));
       void changed('account');
     } catch (error) {
       say.failed(error);
@@ -120,7 +120,7 @@ function NewAccount({ onGiven }: { onGiven: (given: Given) => void }) {
   });
   const make = form.onSubmit(async (body) => {
     try {
-      onGiven(await send<Given>('POST', '/accounts', body));
+      onGiven(await send('POST', '/accounts', body));
       form.reset();
       void changed('account');
     } catch (error) {

@@ -19,7 +19,7 @@ export function CalendarFile() {
     setBusy(true);
     setProblem(null);
     try {
-      return await upload<DaysFound>(`/closures/calendar?keep=${keep}`, chosen);
+      return await upload(`/closures/calendar?keep=${keep}`, chosen);
     } catch (error) {
       setProblem(error instanceof Problem ? error.message : String(error));
       return null;

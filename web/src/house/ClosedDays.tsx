@@ -2,7 +2,7 @@ import { Button, MultiSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { read } from '../api/client';
 import { useClosures, usePatterns, useToday } from '../api/mat';
-import type { Closure, Closures, Track } from '../api/types';
+import type { Closure, Track } from '../api/types';
 import { EditForm } from '../form/EditForm';
 import { freeId } from '../form/fields';
 import { needed } from '../form/limits';
@@ -85,7 +85,7 @@ const wrong = (closure: Closure) => ({
 
 /** What stands there now; it is read as part of the list. */
 async function asKept(id: string): Promise<{ value: Closure; tag: string }> {
-  const { closures, tags } = await read<Closures>('/closures');
+  const { closures, tags } = await read('/closures');
   const value = closures.find((closure) => closure.id === id);
   if (!value) throw new Error('it is gone');
   return { value, tag: tags[id] };

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { type Problem, problemOf, type Said, upload } from '../api/client';
 import { useMinds } from '../api/people';
-import type { Contents, Job, Preview } from '../api/types';
+import type { Job } from '../api/types';
 import { useNotices } from '../ui/Notices';
 import { ArchivePreview } from './ArchivePreview';
 import { isArchive, type Looked, likelySheet, type SheetKind } from './exchange';
@@ -45,12 +45,14 @@ export function ExchangeRoom() {
         setLooked({
           kind: 'archive',
           file,
-          contents: await upload<Contents>('/archive/check?mode=merge', file),
+          contents: await upload('/archive/check?mode=merge', file),
         });
       } else {
         const kind = sheet ?? (await likelySheet(file));
-        const query = dates ? `?dates=${encodeURIComponent(dates)}` : '';
-        const preview = await upload<Preview>(`/csv/${kind}/check${query}`, file);
+        const preview = await upload(
+          `/csv/${kind as string}/check?${dates ? `dates=${encodeURIComponent(dates)}` : ''}`,
+          file,
+        );
         setLooked({ kind: 'sheet', file, sheet: kind, preview, dates });
       }
     } catch (error) {
@@ -60,10 +62,10 @@ export function ExchangeRoom() {
       setBusy(false);
     }
   };
-  const start = async (path: string, file: File) => {
+  const start = async (path: `/imports?${string}` | `/csv/${string}?${string}`, file: File) => {
     setBusy(true);
     try {
-      setJob((await upload<Job>(path, file)).id);
+      setJob((await upload(path, file)).id);
     } catch (error) {
       setRefused({ name: file.name, problem: error as Problem });
     } finally {

@@ -118,9 +118,7 @@ function TurnOn({ onDone, onCancel }: { onDone: (codes: string[]) => void; onCan
         label="Your password"
         press="Go on"
         isPassword
-        onSent={async (password) =>
-          setBegun(await send<SecondBegun>('POST', '/session/second', { password }))
-        }
+        onSent={async (password) => setBegun(await send('POST', '/session/second', { password }))}
         onCancel={onCancel}
       />
     );
@@ -136,7 +134,7 @@ function TurnOn({ onDone, onCancel }: { onDone: (codes: string[]) => void; onCan
       <Ask
         label="The six figures"
         press="Ask for it from now on"
-        onSent={async (code) => onDone(await send<string[]>('POST', '/session/second/on', { code }))}
+        onSent={async (code) => onDone(await send('POST', '/session/second/on', { code }))}
         onCancel={onCancel}
       />
     </>

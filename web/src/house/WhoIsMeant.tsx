@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { sendEdit } from '../api/client';
 import { useCoaches } from '../api/mat';
 import { useNames } from '../api/people';
-import type { Coaches, WrittenCoach } from '../api/types';
+import type { WrittenCoach } from '../api/types';
 import { Taking } from '../form/Taking';
 import { useChanged, useSayDone } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
@@ -38,7 +38,7 @@ function Written({ written }: { written: WrittenCoach }) {
   const meant = async (person: string) => {
     setSending(true);
     try {
-      const { edit } = await sendEdit<Coaches>('POST', '/coaches/meant', { text: written.text, person });
+      const { edit } = await sendEdit('POST', '/coaches/meant', { text: written.text, person });
       await changed('track', 'class', 'plan');
       const name = people.find((one) => one.id === person)?.name;
       sayDone(`${written.text} is ${name}.`, edit);

@@ -59,7 +59,7 @@ function Opened({ views, tracks, map }: { views: LadderView[]; tracks: Track[]; 
           tracks={tracks}
           rulesets={map.data.rulesets}
           current={async () => {
-            const now = await read<LadderView>(`/ladders/${ladder}`);
+            const now = await read(`/ladders/${ladder}`);
             return { value: now.ladder, tag: now.tag };
           }}
           onDone={(kept) => navigate(kept ? `/ranks?ladder=${kept.id}` : '/ranks')}

@@ -28,7 +28,7 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
   const sayDone = useSayDone();
   const [asked, setAsked] = useState<Asked | null>(null);
   const [last, setLast] = useState<SyllabusLook | null>(null);
-  const ladder = `/ladders/${view?.ladder.id}`;
+  const ladder = `/ladders/${view?.ladder.id}` as const;
 
   const put = (asks: RankAsks[], now: LadderView, from?: string) => {
     const query = from ? `?from=${from}` : '';
@@ -48,7 +48,7 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
       return { ...(await put(asks, base, from)), also: '' };
     } catch (error) {
       if (!(error instanceof Problem && error.code === 'STALE')) throw error;
-      const now = await read<LadderView>(ladder);
+      const now = await read(ladder);
       const both = asks.map((mine) => ({
         rank: mine.rank,
         ...merged(groupsOf(base, mine.rank), mine.groups, groupsOf(now, mine.rank), (item) =>
@@ -86,7 +86,7 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
   const propose = async (asks: RankAsks[], done: string, what?: string) => {
     if (!view) return;
     try {
-      const look = await send<SyllabusLook>('POST', `${ladder}/look`, { ranks: asks });
+      const look = await send('POST', `${ladder}/look`, { ranks: asks });
       const change = { asks, base: view, what: what ?? done, done, look };
       if (what || look.ranks.some((one) => one.touches.length > 0)) setAsked(change);
       else {

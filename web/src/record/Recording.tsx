@@ -1,6 +1,6 @@
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useSyncExternalStore } from 'react';
-import { isServerWell, send } from '../api/client';
+import { isServerWell, sendAs } from '../api/client';
 import { useSession } from '../api/club';
 import type { ClassSheet, Name, Room } from '../api/types';
 import type { Database } from './kept';
@@ -50,7 +50,7 @@ export function Recording({ kept, children }: { kept: Promise<Database>; childre
     () =>
       new Outbox(
         kept,
-        send,
+        sendAs,
         (one) => nowKept(client, one),
         (taken) => readAgain(client, taken),
         isServerWell,

@@ -1,4 +1,5 @@
 import { Problem } from '../api/client';
+import type { Write } from '../api/paths';
 import type { Attendance, Incident, Mark, Pairing, PracticeEntry, Start, Student, Tally } from '../api/types';
 import type { Database } from './kept';
 import type { TakenOut } from './overlay';
@@ -84,7 +85,7 @@ const isBack = (one: Waiting): one is Waiting & { kind: keyof typeof BACK } => o
 /** By which others need it; nothing needs an answer. */
 const idOf = (one: Waiting) => (isBack(one) || one.kind === 'answer' ? '' : one.body.id);
 
-export type Send = (method: string, path: string, body?: unknown) => Promise<unknown>;
+export type Send = (method: Write, path: string, body?: unknown) => Promise<unknown>;
 
 /** How long to wait before the next try: twice as long each time up to the most, and never in step with other devices. */
 const PAUSE = 2000;

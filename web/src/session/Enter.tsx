@@ -4,7 +4,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Navigate } from 'react-router';
 import { type Problem, send } from '../api/client';
-import type { AccountView, Session, Welcome } from '../api/types';
+import type { AccountView, Welcome } from '../api/types';
 import { Waiting } from '../ui/States';
 import { Doorway } from './Doorway';
 import classes from './SignIn.module.css';
@@ -51,7 +51,7 @@ function Choose({ welcome, account, link }: Props) {
   });
   const choose = form.onSubmit(async ({ password }) => {
     try {
-      const session = await send<Session>('POST', '/session/link', { link, password });
+      const session = await send('POST', '/session/link', { link, password });
       client.setQueryData<Welcome>(['session'], { ...welcome, first: false, session });
       setEntered(true);
     } catch (error) {

@@ -1,7 +1,7 @@
 import { Button, PasswordInput, TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, type ReactNode, useState } from 'react';
-import { type Problem, send } from '../api/client';
+import { type Problem, sendAs } from '../api/client';
 import type { Session, Welcome } from '../api/types';
 import classes from './SignIn.module.css';
 
@@ -27,7 +27,7 @@ export function EnterForm({ welcome, name: offered = '', first, onEntered }: Pro
     setBusy(true);
     setError(null);
     try {
-      const session = await send<Session>('POST', path, body);
+      const session = await sendAs<Session>('POST', path, body);
       client.setQueryData<Welcome>(['session'], { ...welcome, first: false, session });
       onEntered?.(session);
     } catch (e) {

@@ -3,7 +3,7 @@ import { useNavigate, useParams } from 'react-router';
 import { read } from '../api/client';
 import { useToday, useTracks } from '../api/mat';
 import { useTerms } from '../api/terms';
-import type { Term, Terms, Track } from '../api/types';
+import type { Term, Track } from '../api/types';
 import { EditForm } from '../form/EditForm';
 import { freeId, NEW } from '../form/fields';
 import { needed } from '../form/limits';
@@ -67,7 +67,7 @@ const wrong = (term: Term) => ({
 });
 
 async function asKept(id: string): Promise<{ value: Term; tag: string }> {
-  const { terms, tags } = await read<Terms>('/terms');
+  const { terms, tags } = await read('/terms');
   const value = terms.find((term) => term.id === id);
   if (!value) throw new Error('it is gone');
   return { value, tag: tags[id] };

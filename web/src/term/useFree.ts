@@ -1,5 +1,5 @@
 import { readTagged } from '../api/client';
-import type { ClassSheet, Lesson } from '../api/types';
+import type { Lesson } from '../api/types';
 import { useEdit } from '../form/useEdit';
 import { useNotices } from '../ui/Notices';
 import { date } from '../ui/words';
@@ -14,7 +14,7 @@ export function useFree() {
   const { save, saving } = useEdit((problem) => say.failed(problem));
   const free = async (lesson: Lesson) => {
     try {
-      const { value, tag } = await readTagged<ClassSheet>(`/classes/${lesson.id}`);
+      const { value, tag } = await readTagged(`/classes/${lesson.id}`);
       await save({
         place: 'classes',
         body: { ...value.training, blocks: [], pinned: false },

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { send } from '../api/client';
 import { isOver, usePlanJob } from '../api/terms';
-import type { Job, Proposal, TermPlan } from '../api/types';
+import type { Proposal, TermPlan } from '../api/types';
 import { useNotices } from '../ui/Notices';
 
 /** Asks for a plan, shows how far it is, and holds what came of it until it is taken or left. */
@@ -19,7 +19,7 @@ export function usePlanning() {
     proposal: job?.state === 'DONE' ? (job.result as Proposal) : null,
     start: async (plan: TermPlan) => {
       try {
-        setId((await send<Job>('POST', '/plans/jobs', plan)).id);
+        setId((await send('POST', '/plans/jobs', plan)).id);
       } catch (error) {
         say.failed(error);
       }

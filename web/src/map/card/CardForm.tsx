@@ -1,7 +1,7 @@
 import { Checkbox, MultiSelect, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 import { readTagged } from '../../api/client';
 import type { MapIndex } from '../../api/map';
-import type { Technique, TechniqueCard } from '../../api/types';
+import type { Technique } from '../../api/types';
 import { EditForm } from '../../form/EditForm';
 import { freeId } from '../../form/fields';
 import { Rows, Texts } from '../../form/Lists';
@@ -59,7 +59,7 @@ export function CardForm({ map, technique, tag: openedTag, onDone, onCancel }: P
       change({ aliases: [...card.aliases, { text: old, tongue: 'plain' }] });
   };
   const current = async () => {
-    const { value, tag: now } = await readTagged<TechniqueCard>(`/map/techniques/${card.id}`);
+    const { value, tag: now } = await readTagged(`/map/techniques/${card.id}`);
     return { value: value.technique, tag: now };
   };
   const techniques = techniqueOptions(map) as { value: string; label: string }[];

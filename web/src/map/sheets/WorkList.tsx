@@ -58,7 +58,7 @@ export function WorkList({
   const leave = async (finding: Finding, reason: string) => {
     const { code, position, technique, reaction } = finding;
     try {
-      const gap = await send<IgnoredGap>('POST', '/map/gaps/ignored', {
+      const gap = await send('POST', '/map/gaps/ignored', {
         id: newId('gap'),
         rank: finding.since ?? (eyes.kind === 'rank' ? eyes.id : null),
         student: eyes.kind === 'student' ? eyes.id : null,

@@ -92,7 +92,7 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
     }
   };
   const make = async () => {
-    const fresh = await read<Room>(
+    const fresh = await read(
       roomPath(
         id,
         block,

@@ -40,7 +40,7 @@ function Off({ training, tag, would }: { training: TrainingClass; tag: string; w
   const tell = async (news: 'CALLED_OFF' | 'AFTER_ALL') => {
     setSending(true);
     try {
-      const said = await send<Telling>('POST', `/classes/${training.id}/news`, { news, reason }, tag);
+      const said = await send('POST', `/classes/${training.id}/news`, { news, reason }, tag);
       await changed('class');
       setTold(said);
       say.done(

@@ -46,7 +46,7 @@ function Ask({ student, mentions, onDone }: AskProps) {
   const erase = async () => {
     setSending(true);
     try {
-      const erased = await send<Erased>('POST', `/people/${student.id}/erase`, { name, fromText });
+      const erased = await send('POST', `/people/${student.id}/erase`, { name, fromText });
       client.removeQueries({ queryKey: ['people', student.id] });
       client.invalidateQueries({ queryKey: ['names'] });
       client.invalidateQueries({ queryKey: ['people'], refetchType: 'none' });

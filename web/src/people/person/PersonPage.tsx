@@ -4,7 +4,7 @@ import { newId, send } from '../../api/client';
 import { useLadders } from '../../api/ladders';
 import { useToday, useTracks } from '../../api/mat';
 import { useNames, usePerson } from '../../api/people';
-import type { LadderView, Name, Promotion, Student, Track } from '../../api/types';
+import type { LadderView, Name, Student, Track } from '../../api/types';
 import { NEW } from '../../form/fields';
 import type { Opened } from '../../form/useDraft';
 import { useChanged } from '../../form/useEdit';
@@ -128,7 +128,7 @@ function useGiveRank() {
   return async (student: Student, held: Held | null) => {
     if (!held) return;
     try {
-      await send<Promotion>('POST', '/promotions', {
+      await send('POST', '/promotions', {
         id: newId('pr'),
         student: student.id,
         ladder: held.ladder,

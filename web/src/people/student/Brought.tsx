@@ -34,7 +34,7 @@ export function useSayBrought() {
   const tell = (who: { id: string; calledBy: string }[], answer: Answer) =>
     send(async () => {
       const body = { students: who.map((one) => one.id), answer };
-      const { value, edit } = await sendEdit<BroughtSaid>('POST', '/people/brought', body);
+      const { value, edit } = await sendEdit('POST', '/people/brought', body);
       return { edit, done: told(value, answer, who) };
     });
   const takeBack = (student: Student, came: CameWith) =>

@@ -15,7 +15,7 @@ export function Leaving({ student }: { student: Student }) {
   const leave = async (left: string | null) => {
     setSending(true);
     try {
-      const { value, tag } = await readTagged<Student>(`/people/${student.id}`);
+      const { value, tag } = await readTagged(`/people/${student.id}`);
       await send('PUT', `/people/${student.id}`, { ...value, left }, tag);
       await changed('student');
       say.done(left ? `${student.calledBy} has left.` : `${student.calledBy} is back.`, () =>

@@ -26,7 +26,7 @@ export function LayOut({ view, onLaid, onClose }: Props) {
     setProblem(null);
     try {
       onLaid(
-        await send<CycleView>('POST', '/cycles/spread', {
+        await send('POST', '/cycles/spread', {
           cycle: view.cycle,
           ranks,
           weeks: Number(weeks) || 0,

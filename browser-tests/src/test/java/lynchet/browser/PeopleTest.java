@@ -105,6 +105,27 @@ class PeopleTest {
         }
     }
 
+    /** A coach who goes from one to the next keeps their place on the page; what was typed about one is not said of the other. */
+    @Test
+    void somebodysPageStaysForTheNextOne() {
+        try (Coach coach = new Coach(With.KEYBOARD, 1280, 800)) {
+            coach.comeIn("head", "/people/nell-corrow");
+            coach.see("h1", "Nell Corrow");
+            coach.see("section[aria-label='Syllabus progress']");
+            coach.type(coach.see("input[aria-label='What did they ask for?']"), "to fall to the side");
+            coach.script("const left = document.querySelector('[aria-label=\"Worked so far\"]');"
+                    + " left.scrollTop = 300; left.dataset.kept = 'yes'");
+            coach.goWithin("/people/odd-farrier");
+            coach.see("h1", "Odd Farrier");
+            assertThat(coach.script("const left = document.querySelector('[aria-label=\"Worked so far\"]');"
+                            + " return left.dataset.kept + ' ' + (left.scrollTop > 0)"))
+                    .isEqualTo("yes true");
+            assertThat(coach.see("input[aria-label='What did they ask for?']").getDomProperty("value"))
+                    .isEmpty();
+            coach.nothingIsWrongHere();
+        }
+    }
+
     /** Of a long list only what is in sight is drawn; the last are reached, and all of it goes on paper. */
     @Test
     void theRosterIsDrawnWhereItIsSeen() {

@@ -13,7 +13,8 @@ import { useNotices } from '../../ui/Notices';
 import { Scroll } from '../../ui/Scroll';
 import { Loaded } from '../../ui/States';
 import { footFor } from './foot';
-import { type Held, PersonForm } from './PersonForm';
+import type { Held } from './HeldFields';
+import { PersonForm } from './PersonForm';
 import classes from './PersonPage.module.css';
 
 /** Somebody new, or somebody changed. */

@@ -125,6 +125,123 @@ class EraseTest {
         }
     }
 
+    /** Accounts, letters, what they gave and what the journal says of others: nothing names them any more. */
+    @Test
+    void whoeverNamesThemNamesNobody(@TempDir Path data) throws IOException {
+        ConfigurableApplicationContext club = RunningClub.onDisk(data);
+        try {
+            HttpUser head = RunningClub.head(club);
+            String id = head.post(
+                            "/api/people",
+                            Map.of(
+                                    "id",
+                                    "x",
+                                    "name",
+                                    NAME,
+                                    "joined",
+                                    "2026-01-10",
+                                    "priorClasses",
+                                    0,
+                                    "contacts",
+                                    Map.of("email", EMAIL)))
+                    .expect(200)
+                    .json()
+                    .path("id")
+                    .asString();
+            String erase = "/api/people/" + id + "/erase";
+            Map<String, Object> sure = Map.of("name", NAME, "fromText", false);
+
+            head.put("/api/accounts/head", account("HEAD", id), null).expect(200);
+            assertThat(head.post(erase, sure).code())
+                    .as("nobody erases themselves")
+                    .isEqualTo("OWN_JUDGEMENT");
+            head.put("/api/accounts/head", account("HEAD", null), null).expect(200);
+            head.put("/api/accounts/coach", account("COACH", id), null).expect(200);
+
+            HttpUser.Answer gives = head.post("/api/coaches/meant", Map.of("text", "Wren Abbot", "person", id))
+                    .expect(200);
+            HttpUser.Answer refused = head.post(erase, sure);
+            assertThat(refused.code()).isEqualTo("GIVES_CLASSES");
+            assertThat(refused.text()).contains(NAME + " still gives ");
+            head.undo(gives.edit()).expect(200);
+
+            HttpUser.Answer planned = head.get("/api/classes/" + CLASS).expect(200);
+            ObjectNode training = (ObjectNode) planned.json().path("training");
+            training.put("coach", id);
+            training.put("theme", "x".repeat(60) + NAME + "y".repeat(60));
+            head.put("/api/classes/" + CLASS, training.toString(), planned.tag())
+                    .expect(200);
+            Path letters = Files.createDirectories(data.resolve("outbox"));
+            Files.writeString(letters.resolve("a-1.eml"), letter("Somebody <" + EMAIL + ">", "Juniors is called off."));
+            Files.writeString(letters.resolve("a-2.eml"), letter("other@example.test", NAME + " is not here."));
+            Files.writeString(letters.resolve("a-3.eml"), letter("other@example.test", "Juniors is called off."));
+
+            JsonNode mention = head.get("/api/people/" + id + "/mentions")
+                    .expect(200)
+                    .json()
+                    .path(0);
+            assertThat(mention.path("text").asString()).isEqualTo("…" + "x".repeat(40) + NAME + "y".repeat(40) + "…");
+            JsonNode left =
+                    head.post(erase, sure).expect(200).json().path("mentions").path(0);
+            assertThat(left.path("text").asString())
+                    .as("its text is left to a coach")
+                    .contains(NAME);
+
+            assertThat(data.resolve("club.erased")).as("asks for a new file").exists();
+            assertThat(head.get("/api/accounts").expect(200).text()).doesNotContain(id);
+            assertThat(head.get("/api/classes/" + CLASS)
+                            .json()
+                            .path("training")
+                            .path("coach")
+                            .isNull())
+                    .isTrue();
+            assertThat(letters.resolve("a-1.eml")).doesNotExist();
+            assertThat(letters.resolve("a-2.eml")).doesNotExist();
+            assertThat(letters.resolve("a-3.eml")).exists();
+            assertThat(head.get("/api/edits").expect(200).text())
+                    .as("what was done is told without them")
+                    .doesNotContain(id, NAME);
+        } finally {
+            club.close();
+        }
+    }
+
+    private static String account(String role, String person) {
+        return "{\"role\":\"%s\",\"person\":%s,\"isOff\":false}"
+                .formatted(role, person == null ? "null" : "\"" + person + "\"");
+    }
+
+    private static String letter(String to, String text) {
+        return "From: club@lynchet.invalid\r\nTo: " + to + "\r\nSubject: News\r\n\r\n" + text + "\r\n";
+    }
+
+    /** Two letters are no name that could be looked for: every other word would be theirs. */
+    @Test
+    void aNameOfTwoLettersIsNotLookedFor() {
+        ConfigurableApplicationContext club = RunningClub.another();
+        try {
+            HttpUser head = RunningClub.head(club);
+            String id = head.post(
+                            "/api/people", Map.of("id", "x", "name", "Bo", "joined", "2026-01-10", "priorClasses", 0))
+                    .expect(200)
+                    .json()
+                    .path("id")
+                    .asString();
+            String before = head.get("/api/archive?part=map").text();
+            assertThat(head.get("/api/people/" + id + "/mentions").expect(200).text())
+                    .isEqualTo("[]");
+            assertThat(head.post("/api/people/" + id + "/erase", Map.of("name", "Bo", "fromText", true))
+                            .expect(200)
+                            .json()
+                            .path("mentions")
+                            .size())
+                    .isZero();
+            assertThat(head.get("/api/archive?part=map").text()).isEqualTo(before);
+        } finally {
+            club.close();
+        }
+    }
+
     /** A name in every text of every part that is no id: each is found, wherever a part to come keeps its texts. */
     @Test
     void everyFreeTextOfEveryPartIsLookedThrough() {

@@ -32,6 +32,9 @@ class KeepingTest {
                     .as("the club has not said")
                     .isEmpty();
             assertThat(head.put("/api/keeping", "{\"years\":0}", null).code()).isEqualTo("OUT_OF_RANGE");
+            assertThat(head.put("/api/keeping", "{\"years\":51}", null).code()).isEqualTo("OUT_OF_RANGE");
+            head.put("/api/keeping", "{\"years\":1}", null).expect(200);
+            head.put("/api/keeping", "{\"years\":50}", null).expect(200);
             JsonNode keeping =
                     head.put("/api/keeping", "{\"years\":3}", null).expect(200).json();
             assertThat(due(keeping)).containsExactly("Once Only", "Gone Long");

@@ -134,7 +134,7 @@ public class Copies {
             room.ask();
             long writes = durable.writes();
             Tables before = live();
-            disk.copyTo(part);
+            durable.whileNobodyWrites(() -> disk.copyTo(part)); // one in the middle was once found without its row
             OwnerOnly.close(part);
             Files.move(part, unread, StandardCopyOption.REPLACE_EXISTING);
             Tables copied = CopyFile.readBack(unread).tables();

@@ -55,7 +55,9 @@ record Tables(Map<String, Table> tables) {
     private static Table read(Connection club, String name) throws SQLException {
         try (Statement statement = club.createStatement()) {
             statement.setFetchSize(1000);
-            try (ResultSet rows = statement.executeQuery("select * from \"" + name + "\"")) {
+            // In order of id, as the program reads: an entry of the index whose row is not there is found as well.
+            String inOrder = hasTextId(club, name) ? " where id > '' order by id" : "";
+            try (ResultSet rows = statement.executeQuery("select * from \"" + name + "\"" + inOrder)) {
                 long count = 0;
                 long digest = 0;
                 while (rows.next()) {
@@ -64,6 +66,12 @@ record Tables(Map<String, Table> tables) {
                 }
                 return new Table(count, digest);
             }
+        }
+    }
+
+    private static boolean hasTextId(Connection club, String table) throws SQLException {
+        try (ResultSet column = club.getMetaData().getColumns(null, "PUBLIC", table, "ID")) {
+            return column.next() && column.getInt("DATA_TYPE") == Types.VARCHAR;
         }
     }
 

@@ -121,6 +121,16 @@ public class Durable {
         return synced(result);
     }
 
+    /** Runs something while nobody writes: what was acknowledged is in the data, and nothing of it is half written. */
+    public void whileNobodyWrites(Runnable work) {
+        whole.writeLock().lock();
+        try {
+            work.run();
+        } finally {
+            whole.writeLock().unlock();
+        }
+    }
+
     /**
      * How many writes there were. What was read while this stood at a number is still what the club is told as long as it
      * stands there: a write that is not counted yet has not been acknowledged.

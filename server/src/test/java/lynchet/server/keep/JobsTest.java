@@ -102,8 +102,8 @@ class JobsTest {
             wentOn.set(true);
             return null;
         });
+        begun.await(); // one that has not begun would give its place to the next
         JobView waiting = jobs.start(Jobs.Kind.IMPORT, "behind", progress -> wentOn.getAndSet(true));
-        begun.await();
         jobs.cancel(job.id());
         jobs.cancel(waiting.id());
         cancelled.countDown();

@@ -148,8 +148,8 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
           {tab === 'trail' && <Trail view={view} ladders={ladders} />}
           {tab === 'next' && (
             <>
-              {isLimited && <Limits key={student.id} student={student} />}
-              {isCoach && <Brought key={student.id} student={student} />}
+              {isLimited && <Limits key={`limited-${student.id}`} student={student} />}
+              {isCoach && <Brought key={`brought-${student.id}`} student={student} />}
               {isCoach && (
                 <Loaded query={game}>
                   {(shown) => (
@@ -171,8 +171,8 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
                     : 'No rank yet, so there is no next one. It is written down under Change.'}
                 </p>
               )}
-              {isCoach && <Asks key={student.id} student={student} map={map} />}
-              {!isLimited && <Limits key={student.id} student={student} />}
+              {isCoach && <Asks key={`asks-${student.id}`} student={student} map={map} />}
+              {!isLimited && <Limits key={`free-${student.id}`} student={student} />}
               {view.family.length > 0 && (
                 <p>
                   Family:{' '}
@@ -187,7 +187,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
               )}
               {isHead && (
                 <p className={classes.foot}>
-                  <Leaving key={student.id} student={student} />
+                  <Leaving key={`leaving-${student.id}`} student={student} />
                   <Link to={`/people/${student.id}/data`}>Their data</Link>
                 </p>
               )}

@@ -68,7 +68,7 @@ const NumbersRoom = lazy(() => import('./house/NumbersRoom').then((m) => ({ defa
 const RulesRoom = lazy(() => import('./rules/RulesRoom').then((m) => ({ default: m.RulesRoom })));
 const LibraryRoom = lazy(() => import('./house/LibraryRoom').then((m) => ({ default: m.LibraryRoom })));
 
-/** What begins anew with another address: every screen, but somebody's page stays as it is for the next one's. */
+/** What starts over at another address: every screen, but somebody's page stays as it is for the next one's. */
 const screenOf = (pathname: string) => (matchPath('/people/:id', pathname) ? '/people/:id' : pathname);
 
 export function App() {

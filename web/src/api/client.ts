@@ -87,7 +87,7 @@ export async function send<M extends Write, A extends string>(
   return response.status === 204 ? (undefined as Answer<A, Lowercase<M>>) : response.json();
 }
 
-/** What is sent and answered where the address is made elsewhere, and its type is known by whoever asks. */
+/** What is sent and answered where the address is made elsewhere, and the caller knows the type. */
 export const sendAs = <T>(method: Write, path: string, body?: unknown, tag?: string) =>
   send(method, path, body, tag) as Promise<T>;
 

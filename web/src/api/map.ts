@@ -98,7 +98,7 @@ export const useTechniqueCard = (id: string | undefined) =>
     enabled: id !== undefined,
   });
 
-/** One part of the map with its tag, read anew each time it is opened for changing. */
+/** One part of the map with its tag, read again each time it is opened for changing. */
 export const useMapPart = <T>(part: 'pairs' | 'links' | 'reactions', id: string | null) =>
   useQuery<{ value: T; tag: string }>({
     queryKey: ['map', part, id],

@@ -54,7 +54,7 @@ class ArchitectureTest {
                 .check(SERVER);
     }
 
-    /** Who may call a path is read off its handler; one that says nothing would be open to nobody, and found by whoever needs it. */
+    /** Who may call a path is read off its handler; one that says nothing would be open to nobody. */
     @Test
     void everyHandlerSaysToWhomItIsOpen() {
         methods()

@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
 /** A record that says when it was made and by whom: the house writes both onto what was sent. */
 public interface Stamped<T> {
 
-    /** Made by whoever sends it, so that a record that is sent twice is kept once. */
+    /** Made by the sender, so that a record that is sent twice is kept once. */
     String id();
 
     @Nullable

@@ -19,7 +19,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * The one way in which a record of what happened is taken in, and taken back. It carries an id made by whoever sends it: the
+ * The one way in which a record of what happened is taken in, and taken back. It carries an id made by the sender: the
  * same record sent again is the first answer, another one under that id is refused. All of it is one transaction, and what is
  * answered is on the disk.
  */

@@ -55,7 +55,7 @@ public class AttendanceDesk {
         this.clock = clock;
     }
 
-    /** Records that a student is in a class; unique per student and class, whoever took it first. */
+    /** Records that a student is in a class; unique per student and class, and the first one stays. */
     Attendance attend(Attendance sent) {
         return desk.write(() -> desk.same(Parts.ATTENDANCE, sent, kept -> sent.stamped(kept.at(), kept.by()))
                 .orElseGet(() -> attended(sent)));

@@ -30,7 +30,7 @@ public class ClassDesk {
         this.journal = journal;
     }
 
-    /** Adds a class, or changes one that is still as the caller saw it; who was in it is counted anew. */
+    /** Adds a class, or changes one that is still as the caller saw it; who was in it is counted again. */
     @Transactional
     public TrainingClass put(TrainingClass changed, String ifMatch) {
         known.check(Parts.CLASSES, changed);

@@ -127,7 +127,7 @@ class EraseTest {
 
     /** Accounts, letters, what they gave and what the journal says of others: nothing names them any more. */
     @Test
-    void whoeverNamesThemNamesNobody(@TempDir Path data) throws IOException {
+    void whatNamedThemNamesNobody(@TempDir Path data) throws IOException {
         ConfigurableApplicationContext club = RunningClub.onDisk(data);
         try {
             HttpUser head = RunningClub.head(club);

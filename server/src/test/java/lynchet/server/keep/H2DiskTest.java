@@ -17,7 +17,7 @@ class H2DiskTest {
     @TempDir
     Path folder;
 
-    /** H2 closes the file under everybody when the thread that syncs it is interrupted, and then nothing is written anew. */
+    /** H2 closes the file under everybody when the thread that syncs it is interrupted, and then no new file is written. */
     @Test
     void aSyncThatRunsWhenLynchetStopsIsLetEnd() throws InterruptedException {
         String url = "jdbc:h2:file:" + folder.resolve("club");

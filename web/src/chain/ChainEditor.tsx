@@ -10,6 +10,7 @@ import { freeId, NEW } from '../form/fields';
 import { isBlank } from '../form/limits';
 import { useUndo } from '../form/useEdit';
 import { PageHead } from '../frame/PageHead';
+import { nth } from '../ui/lists';
 import { useNotices } from '../ui/Notices';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
@@ -95,7 +96,7 @@ function Editor({ kept, tag, report: keptReport, map }: Props) {
   const labels = new Map(
     placed.map((p, i) => [
       p.path.join('.'),
-      report.steps.length === placed.length ? report.steps[i].label : '',
+      report.steps.length === placed.length ? nth(report.steps, i).label : '',
     ]),
   );
   const isReady = !isBlank(chain.name) && chain.start !== '';

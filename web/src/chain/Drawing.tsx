@@ -1,6 +1,7 @@
 import { useElementSize } from '@mantine/hooks';
 import type { MapIndex } from '../api/map';
 import type { Chain, ChainStep, Stage } from '../api/types';
+import { nth } from '../ui/lists';
 import { plain, STAGES } from '../ui/words';
 import classes from './Drawing.module.css';
 import { mainTurn, type Path } from './tree';
@@ -60,7 +61,7 @@ function nodesOf(map: MapIndex, chain: Chain, labels: Map<string, string>): Node
       parent,
     );
     const main = mainTurn(step);
-    if (main >= 0) visit(step.next[main].step, [...path, main], column, node);
+    if (main >= 0) visit(nth(step.next, main).step, [...path, main], column, node);
     step.next.forEach((turn, i) => {
       if (turn.reaction) {
         columns += 1;

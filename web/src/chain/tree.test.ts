@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import type { ChainStep } from '../api/types';
+import { nth } from '../ui/lists';
 import { added, inCoreOrder, inReadingOrder, mainTurn, same, stepAt, turnOffOf, without } from './tree';
 
 const step = (link: string, ...next: [string | null, ChainStep][]): ChainStep => ({
@@ -25,7 +26,7 @@ it('adds a link where it is asked to and leaves the tree it was given alone', ()
   const before = JSON.stringify(tree);
   const grown = added(tree, [1, 1], 'they grip', 'g');
   expect(stepAt(grown.first, grown.path).link).toBe('g');
-  expect(stepAt(grown.first, [1, 1]).next[0].reaction).toBe('they grip');
+  expect(nth(stepAt(grown.first, [1, 1]).next, 0).reaction).toBe('they grip');
   expect(JSON.stringify(tree)).toBe(before);
   expect(added(null, null, null, 'a')).toEqual({ first: step('a'), path: [] });
 });

@@ -1,4 +1,5 @@
 import type { ChainStep } from '../api/types';
+import { nth } from '../ui/lists';
 
 /** Where a step stands: the turn taken at each step from the first; the first step itself is []. */
 export type Path = number[];
@@ -6,7 +7,7 @@ export type Path = number[];
 export type Placed = { path: Path; step: ChainStep; reaction: string | null; deep: number };
 
 export function stepAt(first: ChainStep, path: Path): ChainStep {
-  return path.reduce((step, turn) => step.next[turn].step, first);
+  return path.reduce((step, turn) => nth(step.next, turn).step, first);
 }
 
 export const mainTurn = (step: ChainStep): number => step.next.findIndex((turn) => !turn.reaction);
@@ -17,7 +18,7 @@ export function inCoreOrder(first: ChainStep | null): Placed[] {
   const visit = (step: ChainStep, path: Path, reaction: string | null, deep: number) => {
     all.push({ path, step, reaction, deep });
     const main = mainTurn(step);
-    if (main >= 0) visit(step.next[main].step, [...path, main], null, deep);
+    if (main >= 0) visit(nth(step.next, main).step, [...path, main], null, deep);
     step.next.forEach((turn, i) => {
       if (turn.reaction) visit(turn.step, [...path, i], turn.reaction, deep + 1);
     });
@@ -35,7 +36,7 @@ export function inReadingOrder(first: ChainStep | null): Placed[] {
       if (turn.reaction) visit(turn.step, [...path, i], turn.reaction, deep + 1);
     });
     const main = mainTurn(step);
-    if (main >= 0) visit(step.next[main].step, [...path, main], null, deep);
+    if (main >= 0) visit(nth(step.next, main).step, [...path, main], null, deep);
   };
   if (first) visit(first, [], null, 0);
   return all;
@@ -80,7 +81,7 @@ export function without(first: ChainStep, path: Path): ChainStep | null {
 export function turnOffOf(first: ChainStep, path: Path): Path | null {
   for (let length = path.length; length > 0; length--) {
     const parent = path.slice(0, length - 1);
-    if (stepAt(first, parent).next[path[length - 1]].reaction) return parent;
+    if (stepAt(first, parent).next[nth(path, length - 1)]?.reaction) return parent;
   }
   return null;
 }

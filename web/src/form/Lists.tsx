@@ -1,5 +1,6 @@
 import { ActionIcon, Button, Textarea } from '@mantine/core';
 import type { ReactNode } from 'react';
+import { stepped } from '../ui/lists';
 import classes from './Edit.module.css';
 import { useErrorAt } from './useDraft';
 
@@ -20,7 +21,7 @@ export function Rows<T>({ label, rows, onChange, blank, children, add = 'Add', a
   const error = useErrorAt();
   const wrong = at && error(at);
   const put = (n: number, row: T) => onChange(rows.map((r, i) => (i === n ? row : r)));
-  const up = (n: number) => onChange([...rows.slice(0, n - 1), rows[n], rows[n - 1], ...rows.slice(n + 1)]);
+  const up = (n: number) => onChange(stepped(rows, n, -1));
   return (
     <fieldset className={classes.rows}>
       <legend>{label}</legend>

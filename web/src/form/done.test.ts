@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import type { Done } from '../api/types';
+import { nth } from '../ui/lists';
 import { doneInWords, lastDone, thingInWords } from './done';
 
 const thing = (spoken: string, what: Done['things'][number]['what'] = 'CHANGED') => ({
@@ -44,6 +45,6 @@ it('lists each thing once, the newest first, as the page said it', () => {
     'Ana is here.',
     'Added the chain Two steps',
   ]);
-  expect(lastDone(here, kept)[1].done?.edit).toBe('b');
+  expect(nth(lastDone(here, kept), 1).done?.edit).toBe('b');
   expect(lastDone(here, kept, 2)).toHaveLength(2);
 });

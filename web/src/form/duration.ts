@@ -14,5 +14,5 @@ export function secondsOf(typed: string): number | null {
   const seconds = /^(\d{1,4})\s*s(ec|econds?)?$/.exec(text);
   if (seconds) return Number(seconds[1]);
   const minutes = /^(\d{1,3}(?:[.,]\d)?)\s*(m|min|minutes?)?$/.exec(text);
-  return minutes ? Math.round(Number(minutes[1].replace(',', '.')) * 60) : null;
+  return minutes?.[1] ? Math.round(Number(minutes[1].replace(',', '.')) * 60) : null;
 }

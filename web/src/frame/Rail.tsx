@@ -1,5 +1,6 @@
 import { useElementSize } from '@mantine/hooks';
 import { NavLink, useLocation } from 'react-router';
+import { nth } from '../ui/lists';
 import classes from './Rail.module.css';
 import { SECTIONS } from './sections';
 
@@ -29,8 +30,8 @@ export function Rail() {
         <svg className={classes.soil} width="104" height={height} aria-hidden="true">
           <path d={`${soil}L0 ${height}z`} className={classes.earth} />
           {steps.map((step, i) => {
-            const isHere = pathname.startsWith(SECTIONS[i].path);
-            const from = i === 0 ? 0 : steps[i - 1].out + 3;
+            const isHere = pathname.startsWith(nth(SECTIONS, i).path);
+            const from = i === 0 ? 0 : nth(steps, i - 1).out + 3;
             const blades = Array.from(
               { length: 14 },
               (_, k) => `M${4 + k * 7} ${step.y}l2 -${4 + ((k * 5) % 4)}`,
@@ -38,7 +39,7 @@ export function Rail() {
               .filter((_, k) => 4 + k * 7 >= (isHere ? 0 : from) && 4 + k * 7 < step.out)
               .join('');
             return (
-              <g key={SECTIONS[i].path} className={isHere ? classes.here : undefined}>
+              <g key={nth(SECTIONS, i).path} className={isHere ? classes.here : undefined}>
                 <path d={blades} className={classes.grass} />
                 {isHere && <path d={`M0 ${step.y}H${step.out}`} className={classes.turf} />}
               </g>
@@ -51,7 +52,7 @@ export function Rail() {
           key={section.path}
           to={section.path}
           className={({ isActive }) => (isActive ? `${classes.step} ${classes.active}` : classes.step)}
-          style={{ top: steps[i].y - 52 }}
+          style={{ top: nth(steps, i).y - 52 }}
         >
           {section.name}
         </NavLink>

@@ -1,3 +1,4 @@
+import { nth } from '../ui/lists';
 /** Something that can be found: the name it shows, everything it is called, and where it leads. */
 export type Hit = {
   key: string;
@@ -78,16 +79,16 @@ export function oneSlip(name: string, wanted: string, fromStart: boolean): boole
   const end = fromStart ? Math.min(name.length, m + 1) : name.length;
   let before: number[] = [];
   let last = Array.from({ length: m + 1 }, (_, j) => j);
-  if (last[m] <= 1) return true;
+  if (nth(last, m) <= 1) return true;
   for (let i = 1; i <= end; i++) {
     const row = [fromStart ? i : 0];
     for (let j = 1; j <= m; j++) {
       const same = name[i - 1] === wanted[j - 1];
-      row[j] = Math.min(last[j] + 1, row[j - 1] + 1, last[j - 1] + (same ? 0 : 1));
+      row[j] = Math.min(nth(last, j) + 1, nth(row, j - 1) + 1, nth(last, j - 1) + (same ? 0 : 1));
       const isSwap = i > 1 && j > 1 && name[i - 1] === wanted[j - 2] && name[i - 2] === wanted[j - 1];
-      if (isSwap) row[j] = Math.min(row[j], before[j - 2] + 1);
+      if (isSwap) row[j] = Math.min(nth(row, j), nth(before, j - 2) + 1);
     }
-    if (row[m] <= 1) return true;
+    if (nth(row, m) <= 1) return true;
     before = last;
     last = row;
   }

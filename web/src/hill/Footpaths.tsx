@@ -1,3 +1,4 @@
+import { nth } from '../ui/lists';
 import classes from './Hillside.module.css';
 import type { Hill } from './lay';
 import { footpath } from './paths';
@@ -19,7 +20,7 @@ export function Footpaths({ hill, width, from, ways, chosenWay, walk }: Props) {
   return (
     <svg className={classes.paths} width={width} height={hill.height} aria-hidden="true">
       {walk?.slice(1).map((stop, i) => {
-        const a = hill.plots.get(walk[i]);
+        const a = hill.plots.get(nth(walk, i));
         const b = hill.plots.get(stop);
         return a && b && a !== b ? (
           <path

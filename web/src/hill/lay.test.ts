@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest';
 import type { Stage } from '../api/types';
 import { random } from '../testing/random';
+import { nth } from '../ui/lists';
 import { STAGES } from '../ui/words';
 import { type Label, lay, MARGIN, type Size } from './lay';
 import { rowsOf } from './place';
@@ -11,7 +12,7 @@ function manyLabels(pairs: number): Label[] {
   const next = random(11);
   return Array.from({ length: pairs }, (_, i) => {
     const control = Math.round(next() * 30) / 10;
-    const stage = STAGES[i % STAGES.length];
+    const stage = nth(STAGES, i % STAGES.length);
     const width = 60 + Math.round(next() * 110);
     const one = (id: string, mirror: string, c: number): Label => ({
       id,

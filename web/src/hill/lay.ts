@@ -1,4 +1,5 @@
 import type { Stage } from '../api/types';
+import { nth } from '../ui/lists';
 import { STAGES } from '../ui/words';
 import { type Bin, binsOf } from './fold';
 import type { Standing } from './paths';
@@ -88,15 +89,16 @@ export function lay(rows: Row[], size: Size, { lit, figures, fontPx }: Light, fo
     for (const line of lines.filter((l) => l.stage === stage)) {
       const centres = settle(line.placed, size.width, size.isSmall ? SMALL_MARGIN : MARGIN);
       const row = line.placed.map<Standing>((plot, i) => {
+        const x = nth(centres, i);
         const isPeg = plot.width === PEG;
         if (isPeg) pegged.add(plot.id);
         const height = isPeg ? Math.min(line.height, PEG_HEIGHT) : line.height;
         const high = y + (line.height - height) / 2;
         return {
           id: plot.id,
-          x: centres[i],
-          left: centres[i] - plot.width / 2,
-          right: centres[i] + plot.width / 2,
+          x,
+          left: x - plot.width / 2,
+          right: x + plot.width / 2,
           top: high,
           bottom: high + height,
           row: standing.length,
@@ -112,7 +114,7 @@ export function lay(rows: Row[], size: Size, { lit, figures, fontPx }: Light, fo
     terraces.push({ stage, top, bottom: y, fold });
   }
   // What is left over under folded terraces belongs to the last one.
-  if (folding && !allFolded) terraces[terraces.length - 1].bottom = Math.max(y, size.height);
+  if (folding && !allFolded) nth(terraces, terraces.length - 1).bottom = Math.max(y, size.height);
   return { plots, rows: standing, terraces, pegged, height: Math.max(size.height, y) };
 }
 
@@ -137,10 +139,10 @@ function narrow(plots: Label[], size: Size, lit: Set<string> | null, figures: Ma
       return { ...plot, lines, width: widthOf(plot, figures, i) };
     }),
   );
-  return folded.find((row) => fits(row, size.width, MARGIN)) ?? folded[folded.length - 1];
+  return folded.find((row) => fits(row, size.width, MARGIN)) ?? nth(folded, folded.length - 1);
 }
 
 function widthOf(plot: Label, figures: Map<string, string>, lines: number): number {
   const figure = figures.get(plot.id);
-  return figure === undefined ? plot.plain[lines] : plot.widthsWith(figure)[lines];
+  return figure === undefined ? nth(plot.plain, lines) : nth(plot.widthsWith(figure), lines);
 }

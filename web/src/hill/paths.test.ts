@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { random } from '../testing/random';
+import { nth } from '../ui/lists';
 import { footpath, type Standing } from './paths';
 
 const WIDTH = 1000;
@@ -35,16 +36,16 @@ describe('footpaths', () => {
   it('pass every row between two plots without crossing one', () => {
     for (let seed = 1; seed <= 60; seed++) {
       const rows = rowsOf(seed, 8);
-      const from = rows[0][seed % rows[0].length];
-      const to = rows[7][(seed * 7) % rows[7].length];
+      const from = nth(nth(rows, 0), seed % nth(rows, 0).length);
+      const to = nth(nth(rows, 7), (seed * 7) % nth(rows, 7).length);
       for (const [a, b] of [
         [from, to],
         [to, from],
-      ]) {
+      ] as const) {
         const passes = uprights(footpath(a, b, rows, WIDTH, seed % 4));
         expect(passes).toHaveLength(6);
         passes.forEach(({ x }, i) => {
-          const row = rows[a.row < b.row ? i + 1 : 6 - i];
+          const row = nth(rows, a.row < b.row ? i + 1 : 6 - i);
           expect(row.every((plot) => x <= plot.left || x >= plot.right)).toBe(true);
         });
       }
@@ -62,7 +63,9 @@ describe('footpaths', () => {
       row,
     });
     const rows = [[peg(0, 500)], [peg(1, 100)], [peg(2, 900)], [peg(3, 100)], [peg(4, 500)]];
-    const xs = uprights(footpath(rows[0][0], rows[4][0], rows, WIDTH, 0)).map(({ x }) => x);
+    const xs = uprights(footpath(nth(nth(rows, 0), 0), nth(nth(rows, 4), 0), rows, WIDTH, 0)).map(
+      ({ x }) => x,
+    );
     expect(new Set(xs).size).toBe(1);
   });
 });

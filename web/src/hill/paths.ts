@@ -1,3 +1,4 @@
+import { nth } from '../ui/lists';
 /** A plot as it stands: centre and edges in pixels, and the row it stands in. */
 export type Standing = {
   id: string;
@@ -43,10 +44,10 @@ function crossings(x: number, end: number, rows: Standing[][], width: number): n
   const at: number[] = [];
   let i = 0;
   while (i < rows.length) {
-    let open = gapsOf(rows[i], width);
+    let open = gapsOf(nth(rows, i), width);
     let next = i + 1;
     for (; next < rows.length; next++) {
-      const still = common(open, gapsOf(rows[next], width));
+      const still = common(open, gapsOf(nth(rows, next), width));
       if (still.length === 0) break;
       open = still;
     }
@@ -84,8 +85,8 @@ export function footpath(
   let path = `M${leave[0]} ${leave[1]}`;
   let at = leave;
   crossings(leave[0], arrive[0], between, width).forEach((x, i) => {
-    const top = Math.min(...between[i].map((plot) => plot.top)) - 2;
-    const bottom = Math.max(...between[i].map((plot) => plot.bottom)) + 2;
+    const top = Math.min(...nth(between, i).map((plot) => plot.top)) - 2;
+    const bottom = Math.max(...nth(between, i).map((plot) => plot.bottom)) + 2;
     path += x === at[0] ? '' : bend(at, [x, down ? top : bottom]);
     at = [x, down ? bottom : top];
     path += `L${at[0]} ${at[1]}`;

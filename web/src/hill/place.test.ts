@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { random } from '../testing/random';
+import { nth } from '../ui/lists';
 import { AIR, across, fits, type PlotToPlace, rowsOf, settle } from './place';
 
 const plot = (id: string, control: number, width: number, mirror = id): PlotToPlace => ({
@@ -40,13 +41,13 @@ describe('placing the plots', () => {
         const centres = settle(row.plots, 1100, 80);
         row.plots.forEach((p, i) => {
           expect(ids.has(p.mirror)).toBe(true);
-          expect(Math.abs(centres[i] - across(p.control, 1100, 80))).toBeLessThanOrEqual(
+          expect(Math.abs(nth(centres, i) - across(p.control, 1100, 80))).toBeLessThanOrEqual(
             (0.5 / 6) * 940 + 1e-6,
           );
           if (i > 0) {
-            const before = row.plots[i - 1];
-            expect(centres[i] - p.width / 2).toBeGreaterThanOrEqual(
-              centres[i - 1] + before.width / 2 + AIR - 1e-6,
+            const before = nth(row.plots, i - 1);
+            expect(nth(centres, i) - p.width / 2).toBeGreaterThanOrEqual(
+              nth(centres, i - 1) + before.width / 2 + AIR - 1e-6,
             );
           }
         });

@@ -1,4 +1,5 @@
 import type { Stage } from '../api/types';
+import { nth } from '../ui/lists';
 
 /** Half a grade of control: no plot stands further from its own. */
 export const HALF_A_GRADE = 0.5;
@@ -41,8 +42,8 @@ export function fits(plots: PlotToPlace[], width: number, margin: number): boole
   const row = bounds(sorted(plots), width, margin);
   let x = Number.NEGATIVE_INFINITY;
   for (let i = 0; i < row.length; i++) {
-    x = Math.max(row[i].low, i > 0 ? x + apart(row[i - 1], row[i]) : x);
-    if (x > row[i].high) return false;
+    x = Math.max(nth(row, i).low, i > 0 ? x + apart(nth(row, i - 1), nth(row, i)) : x);
+    if (x > nth(row, i).high) return false;
   }
   return true;
 }
@@ -56,8 +57,8 @@ const widest = (pair: PlotToPlace[]) => pair.reduce((sum, plot) => sum + plot.wi
 
 /** Orders in which pairs are tried; the one that needs the fewest rows wins, the first of them on a draw. */
 const ORDERS: Order[] = [
-  (a, b) => Math.abs(b[0].control) - Math.abs(a[0].control),
-  (a, b) => Math.abs(a[0].control) - Math.abs(b[0].control),
+  (a, b) => Math.abs(nth(b, 0).control) - Math.abs(nth(a, 0).control),
+  (a, b) => Math.abs(nth(a, 0).control) - Math.abs(nth(b, 0).control),
   (a, b) => widest(b) - widest(a),
 ];
 
@@ -80,7 +81,7 @@ export function rowsOf(plots: PlotToPlace[], stages: Stage[], width: number, mar
 
 function earliestFit(pairs: PlotToPlace[][], order: Order, width: number, margin: number): PlotToPlace[][] {
   const rows: PlotToPlace[][] = [];
-  for (const pair of [...pairs].sort((a, b) => order(a, b) || a[0].id.localeCompare(b[0].id))) {
+  for (const pair of [...pairs].sort((a, b) => order(a, b) || nth(a, 0).id.localeCompare(nth(b, 0).id))) {
     const row = rows.find((candidate) => fits([...candidate, ...pair], width, margin));
     if (row) row.push(...pair);
     else rows.push([...pair]);
@@ -97,14 +98,14 @@ export function settle(plots: PlotToPlace[], width: number, margin: number): num
   const row = bounds(plots, width, margin);
   const offset: number[] = [];
   row.forEach((b, i) => {
-    offset.push(i === 0 ? 0 : offset[i - 1] + apart(row[i - 1], b));
+    offset.push(i === 0 ? 0 : nth(offset, i - 1) + apart(nth(row, i - 1), b));
   });
   const pooled: { sum: number; n: number }[] = [];
   row.forEach((b, i) => {
-    pooled.push({ sum: b.target - offset[i], n: 1 });
+    pooled.push({ sum: b.target - nth(offset, i), n: 1 });
     while (pooled.length > 1 && mean(pooled.at(-2)) >= mean(pooled.at(-1))) {
       const last = pooled.pop() as { sum: number; n: number };
-      const before = pooled[pooled.length - 1];
+      const before = nth(pooled, pooled.length - 1);
       before.sum += last.sum;
       before.n += last.n;
     }
@@ -112,11 +113,11 @@ export function settle(plots: PlotToPlace[], width: number, margin: number): num
   const wanted = pooled.flatMap((pool) => Array.from({ length: pool.n }, () => mean(pool)));
   const high = row.map((b) => b.high);
   for (let i = row.length - 2; i >= 0; i--)
-    high[i] = Math.min(high[i], high[i + 1] - apart(row[i], row[i + 1]));
+    high[i] = Math.min(nth(high, i), nth(high, i + 1) - apart(nth(row, i), nth(row, i + 1)));
   const centres: number[] = [];
   row.forEach((b, i) => {
-    const left = i === 0 ? Number.NEGATIVE_INFINITY : centres[i - 1] + apart(row[i - 1], b);
-    centres.push(Math.max(left, Math.min(high[i], Math.max(b.low, wanted[i] + offset[i]))));
+    const left = i === 0 ? Number.NEGATIVE_INFINITY : nth(centres, i - 1) + apart(nth(row, i - 1), b);
+    centres.push(Math.max(left, Math.min(nth(high, i), Math.max(b.low, nth(wanted, i) + nth(offset, i)))));
   });
   return centres;
 }

@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import type { DecisionTable } from '../api/types';
+import { nth } from '../ui/lists';
 import type { Standing } from './paths';
 import { nearest, waysLeftOut, waysOf } from './ways';
 
@@ -34,8 +35,8 @@ it('finds the nearest plot in the row below, and none outside', () => {
     [plot('a', 10, 0), plot('b', 90, 0)],
     [plot('c', 20, 1), plot('d', 80, 1)],
   ];
-  expect(nearest(rows, rows[0][1], 'ArrowDown')).toBe('d');
-  expect(nearest(rows, rows[0][0], 'ArrowRight')).toBe('b');
-  expect(nearest(rows, rows[0][1], 'ArrowRight')).toBeUndefined();
-  expect(nearest(rows, rows[1][0], 'ArrowDown')).toBeUndefined();
+  expect(nearest(rows, nth(nth(rows, 0), 1), 'ArrowDown')).toBe('d');
+  expect(nearest(rows, nth(nth(rows, 0), 0), 'ArrowRight')).toBe('b');
+  expect(nearest(rows, nth(nth(rows, 0), 1), 'ArrowRight')).toBeUndefined();
+  expect(nearest(rows, nth(nth(rows, 1), 0), 'ArrowDown')).toBeUndefined();
 });

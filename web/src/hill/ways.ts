@@ -1,5 +1,6 @@
 import type { MapIndex } from '../api/map';
 import type { DecisionTable } from '../api/types';
+import { nth } from '../ui/lists';
 import type { Standing } from './paths';
 
 export type Way = { to: string; technique: string; theirs: boolean; chance: number };
@@ -45,6 +46,6 @@ export function nearest(rows: Standing[][], at: Standing, key: string): string |
     const row = rows[at.row + (key === 'ArrowUp' ? -1 : 1)];
     return row?.reduce((best, plot) => (Math.abs(plot.x - at.x) < Math.abs(best.x - at.x) ? plot : best)).id;
   }
-  const row = rows[at.row];
+  const row = nth(rows, at.row);
   return row[row.findIndex((plot) => plot.id === at.id) + (key === 'ArrowLeft' ? -1 : 1)]?.id;
 }

@@ -27,8 +27,9 @@ const THINGS: [string, string, string][] = [
 
 /** "47 position pairs, 223 techniques, …", without what there is none of. */
 const holds = (things: Record<string, number>) =>
-  THINGS.filter(([part]) => things[part] > 0)
-    .map(([part, one, many]) => count(things[part], one, many))
+  THINGS.map(([part, one, many]) => ({ n: things[part] ?? 0, one, many }))
+    .filter(({ n }) => n > 0)
+    .map(({ n, one, many }) => count(n, one, many))
     .join(', ') || 'nothing yet';
 
 /** A club's file before it is taken: what is in it, what merging would do, what replacing takes away. */

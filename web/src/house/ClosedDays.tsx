@@ -8,6 +8,7 @@ import { freeId } from '../form/fields';
 import { needed } from '../form/limits';
 import { useDraft } from '../form/useDraft';
 import { useEdit } from '../form/useEdit';
+import { under } from '../ui/lists';
 import { Loaded } from '../ui/States';
 import { count, date, laterOf } from '../ui/words';
 import { CalendarFile } from './CalendarFile';
@@ -32,7 +33,7 @@ export function ClosedDays({ tracks }: { tracks: Track[] }) {
                   <li key={closure.id} className={classes.whole}>
                     <ClosureForm
                       closure={closure}
-                      tag={tags[closure.id]}
+                      tag={tags[closure.id] ?? null}
                       {...{ all, tracks }}
                       onDone={() => setEditing(null)}
                     />
@@ -88,7 +89,7 @@ async function asKept(id: string): Promise<{ value: Closure; tag: string }> {
   const { closures, tags } = await read('/closures');
   const value = closures.find((closure) => closure.id === id);
   if (!value) throw new Error('it is gone');
-  return { value, tag: tags[id] };
+  return { value, tag: under(tags, id) };
 }
 
 type FormProps = {

@@ -117,8 +117,8 @@ type Group = { title: string; about?: string; differences: Difference[] };
 /** What bears on safety first, then part by part; a ladder last, since it touches people. */
 export function groups(differences: Difference[]): Group[] {
   const rest = differences.filter((d) => !d.safety);
-  const parts = Object.keys(PARTS).map((part) => ({
-    title: PARTS[part],
+  const parts = Object.entries(PARTS).map(([part, title]) => ({
+    title,
     about: part === 'ladders' ? 'Rank by rank. Tick one to see whom it touches.' : undefined,
     differences: rest.filter((d) => d.part === part),
   }));

@@ -120,19 +120,23 @@ function Sessions() {
 /** What a browser calls itself, as somebody would say it. */
 export function device(agent: string): string {
   const system =
+    (
+      [
+        ['iPad', 'iPad'],
+        ['iPhone', 'iPhone'],
+        ['Android', 'Android'],
+        ['Windows', 'Windows'],
+        ['Mac OS', 'Mac'],
+        ['Linux', 'Linux'],
+      ] as const
+    ).find(([sign]) => agent.includes(sign))?.[1] ?? 'a device';
+  const browser = (
     [
-      ['iPad', 'iPad'],
-      ['iPhone', 'iPhone'],
-      ['Android', 'Android'],
-      ['Windows', 'Windows'],
-      ['Mac OS', 'Mac'],
-      ['Linux', 'Linux'],
-    ].find(([sign]) => agent.includes(sign))?.[1] ?? 'a device';
-  const browser = [
-    ['Edg/', 'Edge'],
-    ['Firefox/', 'Firefox'],
-    ['Chrom', 'Chrome'],
-    ['Safari/', 'Safari'],
-  ].find(([sign]) => agent.includes(sign))?.[1];
+      ['Edg/', 'Edge'],
+      ['Firefox/', 'Firefox'],
+      ['Chrom', 'Chrome'],
+      ['Safari/', 'Safari'],
+    ] as const
+  ).find(([sign]) => agent.includes(sign))?.[1];
   return browser ? `${browser} on ${system}` : system;
 }

@@ -7,6 +7,7 @@ import { freeId, slug } from '../form/fields';
 import { Rows } from '../form/Lists';
 import { needed } from '../form/limits';
 import { useDraft } from '../form/useDraft';
+import { nth } from '../ui/lists';
 import { FAMILIES, plain } from '../ui/words';
 import { MatSize } from './MatSize';
 import { DAYS } from './TracksRoom';
@@ -174,7 +175,7 @@ function nextSlot(slots: Slot[]): Slot {
     id: '',
     from: null,
     until: null,
-    day: last ? days[(days.indexOf(last.day) + 2) % 7] : 'TUESDAY',
+    day: last ? nth(days, (days.indexOf(last.day) + 2) % 7) : 'TUESDAY',
     start: last?.start ?? '18:00',
     minutes: last?.minutes ?? 90,
     area: last?.area ?? null,

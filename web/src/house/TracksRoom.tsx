@@ -32,7 +32,7 @@ export function TracksRoom() {
               <Editing
                 key={track.id}
                 track={track}
-                tag={tags[track.id]}
+                tag={tags[track.id] ?? null}
                 all={all}
                 onClose={() => setEditing(null)}
               />

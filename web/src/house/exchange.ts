@@ -1,4 +1,5 @@
 import type { Contents, Preview } from '../api/types';
+import { nth } from '../ui/lists';
 
 /** What a sheet is about. */
 export type SheetKind = 'roster' | 'attendance' | 'marks';
@@ -21,7 +22,7 @@ export const isArchive = (file: File) => /\.json$/i.test(file.name) || file.type
 
 /** What a sheet is most likely about, judged by the names of its columns. */
 export async function likelySheet(file: File): Promise<SheetKind> {
-  const head = (await file.slice(0, 2000).text()).split('\n')[0].toLowerCase();
+  const head = nth((await file.slice(0, 2000).text()).split('\n'), 0).toLowerCase();
   if (/pass|standard|technique/.test(head)) return 'marks';
   return /class|attend|student/.test(head) ? 'attendance' : 'roster';
 }

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { MapIndex } from '../api/map';
 import { across, rowsOf, settle } from '../hill/place';
+import { nth } from '../ui/lists';
 import { PrintFoot } from '../ui/PrintFoot';
 import { plain, STAGES } from '../ui/words';
 import classes from './HillPrint.module.css';
@@ -50,7 +51,7 @@ export function HillPrint({ map }: { map: MapIndex }) {
                   <span
                     key={plot.id}
                     className={classes.plot}
-                    style={{ left: centres[i] - plot.width / 2, top: 22 + r * LINE, width: plot.width }}
+                    style={{ left: nth(centres, i) - plot.width / 2, top: 22 + r * LINE, width: plot.width }}
                   >
                     {map.position.get(plot.id)?.name}
                   </span>

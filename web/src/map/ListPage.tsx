@@ -16,6 +16,7 @@ import { SearchInput } from '../form/SearchInput';
 import { PageHead } from '../frame/PageHead';
 import { fold } from '../frame/search';
 import { Glyph } from '../ui/glyphs';
+import { nth } from '../ui/lists';
 import { SortedTable } from '../ui/SortedTable';
 import { Loaded } from '../ui/States';
 import { count, FAMILIES, plain, STAGES } from '../ui/words';
@@ -146,12 +147,12 @@ const column = createColumnHelper<Technique>();
 const taughtAt = (views: LadderView[], id: string) =>
   views.flatMap((view) => {
     const rank = view.ladder.ranks.find((r) => r.id === view.taughtAt[id]);
-    return rank ? [`${rank.name.toLowerCase()} (${view.ladder.name.split(' ')[0].toLowerCase()})`] : [];
+    return rank ? [`${rank.name.toLowerCase()} (${nth(view.ladder.name.split(' '), 0).toLowerCase()})`] : [];
   });
 
 /** How far up the first ladder a technique is taught; one that is not taught comes last. */
 const rankOf = (views: LadderView[], id: string) => {
-  const at = views[0]?.ladder.ranks.findIndex((r) => r.id === views[0].taughtAt[id]) ?? -1;
+  const at = views[0]?.ladder.ranks.findIndex((r) => r.id === nth(views, 0).taughtAt[id]) ?? -1;
   return at < 0 ? Number.MAX_SAFE_INTEGER : at;
 };
 

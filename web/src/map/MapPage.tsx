@@ -10,6 +10,7 @@ import type { Finding } from '../api/types';
 import { PageHead } from '../frame/PageHead';
 import { Hillside } from '../hill/Hillside';
 import { hiddenBy, Legend } from '../hill/Legend';
+import { nth } from '../ui/lists';
 import { Empty, Loaded } from '../ui/States';
 import { count } from '../ui/words';
 import { eyeOptions, eyesOf } from './eyes';
@@ -88,7 +89,7 @@ function MapScreen({ whole }: { whole: MapIndex }) {
   const route = routes.data?.[Math.min(chosenRoute, (routes.data?.length ?? 1) - 1)]?.route;
   const walk = useMemo(() => {
     if (mend?.mend) return mend.mend.walk.filter((id) => map.position.has(id));
-    return to && route ? [route.legs[0].from, ...route.legs.map((leg) => leg.to)] : undefined;
+    return to && route ? [nth(route.legs, 0).from, ...route.legs.map((leg) => leg.to)] : undefined;
   }, [to, route, mend, map]);
 
   const change = (name: string, value: string | null) =>

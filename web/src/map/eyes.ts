@@ -4,7 +4,7 @@ import { rankOptions } from '../rank/ladders';
 
 /** "rank:green", "student:orla", or the club. */
 export function eyesOf(text: string): Eyes {
-  const [kind, id] = text.split(':');
+  const [kind, id = ''] = text.split(':');
   return kind === 'rank' || kind === 'student' ? { kind, id } : { kind: 'club' };
 }
 

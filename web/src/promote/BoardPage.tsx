@@ -7,6 +7,7 @@ import { useToday } from '../api/mat';
 import { useBoard } from '../api/promote';
 import type { BoardView, Ladder, LadderView } from '../api/types';
 import { PageHead } from '../frame/PageHead';
+import { nth } from '../ui/lists';
 import { Scroll } from '../ui/Scroll';
 import { Empty, Loaded } from '../ui/States';
 import classes from './Board.module.css';
@@ -52,7 +53,7 @@ export function BoardPage() {
 
 function OneLadder({ views }: { views: LadderView[] }) {
   const [params, setParams] = useSearchParams();
-  const ladder = (views.find((one) => one.ladder.id === params.get('ladder')) ?? views[0]).ladder;
+  const ladder = (views.find((one) => one.ladder.id === params.get('ladder')) ?? nth(views, 0)).ladder;
   const board = useBoard(ladder.id, params.get('window'));
   const { width } = useViewportSize();
   const set = (key: string, value: string | null) =>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { send } from '../api/client';
 import type { LadderView } from '../api/types';
 import { useChanged } from '../form/useEdit';
+import { nth } from '../ui/lists';
 import { useNotices } from '../ui/Notices';
 import classes from './Board.module.css';
 
@@ -27,7 +28,7 @@ export function Counting({ view: { ladder, policyTag } }: { view: LadderView }) 
   const keep = async () => {
     setSending(true);
     try {
-      const promotionMonths = months.map((n) => MONTHS[Number(n) - 1].toUpperCase());
+      const promotionMonths = months.map((n) => nth(MONTHS, Number(n) - 1).toUpperCase());
       const body = { promotionMonths, classesPerStripe: perStripe, ...is };
       await send('PUT', `/ladders/${ladder.id}/counting`, body, policyTag);
       await changed('ladder');

@@ -6,6 +6,7 @@ import { useCupboard } from '../api/promote';
 import type { Cupboard as Belts, Ladder } from '../api/types';
 import { useChanged } from '../form/useEdit';
 import { Belt } from '../ui/Belt';
+import { nth } from '../ui/lists';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import classes from './Board.module.css';
@@ -115,7 +116,7 @@ function NewKind({
   onDone: (colours: string[], size: string, n: number) => void;
   onCancel: () => void;
 }) {
-  const [rank, setRank] = useState(ladder.ranks[Math.min(1, ladder.ranks.length - 1)].id);
+  const [rank, setRank] = useState(nth(ladder.ranks, Math.min(1, ladder.ranks.length - 1)).id);
   const [size, setSize] = useState('');
   const [n, setN] = useState(1);
   return (

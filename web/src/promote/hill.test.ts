@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { nth } from '../ui/lists';
 import { CLOTH, clothOf, type Flagged, Section } from './hill';
 
 describe('the hill of a ladder', () => {
@@ -6,7 +7,7 @@ describe('the hill of a ladder', () => {
     const hill = new Section(5, 1000, 700);
     const outline = hill.outline();
     for (let i = 1; i < outline.length; i++)
-      expect(outline[i][1]).toBeLessThanOrEqual(outline[i - 1][1] + 1e-9);
+      expect(nth(outline, i)[1]).toBeLessThanOrEqual(nth(outline, i - 1)[1] + 1e-9);
     expect(hill.ground(150)).toBeCloseTo(hill.ground(199));
     expect(hill.ground(0)).toBeGreaterThan(hill.ground(100));
   });

@@ -1,6 +1,7 @@
 import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Rank, SyllabusGroup } from '../api/types';
+import { nth } from '../ui/lists';
 import classes from './RankPage.module.css';
 import { groupMoved, groupNameWrong, withGroup } from './syllabus';
 
@@ -13,7 +14,7 @@ type Props = {
 
 /** The name of a group and how much of it is asked; opened, both are changed where they stand. */
 export function GroupHead({ rank, at, onSave }: Props) {
-  const group = rank.syllabus[at];
+  const group = nth(rank.syllabus, at);
   const [isOpen, setOpen] = useState(false);
   const [name, setName] = useState(group.name);
   const [problem, setProblem] = useState<string | null>(null);

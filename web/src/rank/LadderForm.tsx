@@ -7,6 +7,7 @@ import { Rows } from '../form/Lists';
 import { type Errors, lacking, needed } from '../form/limits';
 import { type Opened, useDraft } from '../form/useDraft';
 import { Belt, COLOUR_NAMES } from '../ui/Belt';
+import { nth } from '../ui/lists';
 import classes from './LadderPage.module.css';
 import { addsUp, blankLadder, nextRank, withIds } from './ladders';
 
@@ -33,7 +34,10 @@ const BELTS: { value: Policy['belt']; label: string }[] = [
   { value: 'BY_EXAM', label: 'By exam' },
 ];
 
-const COLOURS = COLOUR_NAMES.map((value) => ({ value, label: value[0].toUpperCase() + value.slice(1) }));
+const COLOURS = COLOUR_NAMES.map((value) => ({
+  value,
+  label: value.charAt(0).toUpperCase() + value.slice(1),
+}));
 
 const wrong = (ladder: Ladder): Errors => ({
   ...needed(ladder, { name: 'What is it called?' }),
@@ -205,7 +209,9 @@ export function LadderForm({ ladder, tag, all, tracks, rulesets, current, onDone
               data={COLOURS}
               value={rank.colours[1] ?? null}
               clearable
-              onChange={(second) => put({ ...rank, colours: [rank.colours[0], ...(second ? [second] : [])] })}
+              onChange={(second) =>
+                put({ ...rank, colours: [nth(rank.colours, 0), ...(second ? [second] : [])] })
+              }
             />
             <NumberInput
               label="Stripes"

@@ -8,6 +8,7 @@ import type { Holding, Ladder, LadderView, Rank, RankCheck } from '../api/types'
 import { PageHead } from '../frame/PageHead';
 import { Belt } from '../ui/Belt';
 import { Glyph } from '../ui/glyphs';
+import { nth } from '../ui/lists';
 import { Empty, Loaded } from '../ui/States';
 import { Stone } from '../ui/Stone';
 import { count, percent, plain } from '../ui/words';
@@ -163,7 +164,7 @@ function Terrace({ map, ladder, rank, indent, level, check, holding }: TerracePr
           {check && check.findings.length === 0 && 'holds together'}
           {check && check.findings.length > 0 && (
             <>
-              <Stone severity={check.findings[0].severity} size={18} />
+              <Stone severity={nth(check.findings, 0).severity} size={18} />
               {count(check.findings.length, 'finding', 'findings')}
               {blocks > 0 && `, ${blocks} blocking`}
             </>

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { useStandingOn } from '../api/ladders';
 import { type MapIndex, useChains } from '../api/map';
 import type { Ladder, MoveOfRank, StandingOn, SyllabusVersion } from '../api/types';
+import { nth } from '../ui/lists';
 import { useNotices } from '../ui/Notices';
 import { Loaded } from '../ui/States';
 import { count, date } from '../ui/words';
@@ -25,11 +26,11 @@ type Props = {
 
 /** Who stands on a version, and moving them to another one. */
 export function StandingPanel({ ladder, versions, chosen, ...rest }: Props) {
-  const standing = useStandingOn(ladder.id, dayOf(versions[chosen]));
+  const standing = useStandingOn(ladder.id, dayOf(nth(versions, chosen)));
   return (
     <>
       <h2>Who stands on it</h2>
-      <p className="quiet">{versionInWords(versions[chosen])}</p>
+      <p className="quiet">{versionInWords(nth(versions, chosen))}</p>
       <Loaded query={standing}>
         {(people) =>
           people.length === 0 ? <p>Nobody.</p> : <People {...{ versions, chosen, people, ...rest }} />
@@ -47,7 +48,7 @@ type PeopleProps = Omit<Props, 'ladder'> & { people: StandingOn[] };
 function People({ versions, chosen, people, map, isHead, onMove, look }: PeopleProps) {
   const others = versions.filter((_, at) => at !== chosen);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
-  const [to, setTo] = useState(dayOf(others[0]) ?? '');
+  const [to, setTo] = useState(dayOf(nth(others, 0)) ?? '');
   const [asked, setAsked] = useState<MoveOfRank[] | null>(null);
   const chains = useChains();
   const say = useNotices();
@@ -133,7 +134,7 @@ function People({ versions, chosen, people, map, isHead, onMove, look }: PeopleP
                 );
               }}
             >
-              Move {all.length === 1 ? all[0].name : `all ${all.length}`}
+              Move {all.length === 1 ? nth(all, 0).name : `all ${all.length}`}
             </Button>
             <Button variant="default" onClick={() => setAsked(null)}>
               Leave them

@@ -9,6 +9,7 @@ import { useToday } from '../api/mat';
 import type { Ladder, LadderView, SyllabusVersion } from '../api/types';
 import { useChanged, useSayDone } from '../form/useEdit';
 import { PageHead } from '../frame/PageHead';
+import { nth } from '../ui/lists';
 import { useNotices } from '../ui/Notices';
 import { Scroll } from '../ui/Scroll';
 import { Failed, Loaded } from '../ui/States';
@@ -109,7 +110,7 @@ function Opened({ view, versions, map }: OpenedProps) {
             >
               {at + 1 < versions.length && (
                 <Differs
-                  lines={versionsDiffer(ladder.ranks, asked[at + 1], asked[at], (item) =>
+                  lines={versionsDiffer(ladder.ranks, nth(asked, at + 1), nth(asked, at), (item) =>
                     nameOf(item, map, chains.data),
                   )}
                 />

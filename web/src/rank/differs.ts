@@ -1,4 +1,5 @@
 import type { Item, Ladder, Rank, SyllabusGroup } from '../api/types';
+import { nth } from '../ui/lists';
 
 const FIELDS = {
   standard: 'standard',
@@ -103,7 +104,7 @@ export function versionsDiffer(ranks: Rank[], before: Asks, after: Asks, called:
     for (const from of all) {
       const n = from === at ? -1 : from.gone.findIndex((old) => isAbout(old.item, one.item));
       if (n >= 0) {
-        const [old] = from.gone.splice(n, 1);
+        const old = nth(from.gone.splice(n, 1), 0);
         return [
           `${called(one.item)}: from ${from.rank.name}`,
           ...fieldLines(old.item, one.item, called(one.item)),
@@ -117,7 +118,7 @@ export function versionsDiffer(ranks: Rank[], before: Asks, after: Asks, called:
     .map((at, n) => ({
       rank: at.rank,
       lines: [
-        ...arrived[n],
+        ...nth(arrived, n),
         ...bothLines(at.both, called),
         ...at.gone.map(({ item, group }) => `Took ${called(item)} out of ${group}`),
         ...choiceLines(before.get(at.rank.id) ?? [], after.get(at.rank.id) ?? []),

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Ladder } from '../api/types';
+import { nth } from '../ui/lists';
 import { addsUp, blankLadder, nextRank, withIds } from './ladders';
 
 const named = (ladder: Partial<Ladder>, ...ranks: [id: string, name: string][]): Ladder => ({
@@ -28,7 +29,8 @@ describe('a ladder by hand', () => {
 
   it('says what its numbers add up to', () => {
     const ladder = named({ id: 'boats', name: 'Boats' }, ['white', 'White'], ['yellow', 'Yellow']);
-    const [white, yellow] = ladder.ranks;
+    const white = nth(ladder.ranks, 0);
+    const yellow = nth(ladder.ranks, 1);
     const with24 = { ...ladder, ranks: [{ ...white, stripes: 4 }, yellow] };
     expect(addsUp(with24)).toBe('That is Yellow after 120 classes, about 60 weeks at two a week.');
     const slow = { ...ladder, ranks: [{ ...white, stripes: 4, minWeeks: 100 }, yellow] };

@@ -1,5 +1,6 @@
 import type { Ladder, LadderView, Rank } from '../api/types';
 import { freeId } from '../form/fields';
+import { nth } from '../ui/lists';
 
 /** A ladder that nobody is on yet, with the rank where everybody begins. */
 export const blankLadder = (): Ladder => ({
@@ -83,8 +84,8 @@ export const rankOptions = (views: LadderView[], value: (ladder: Ladder, rank: R
 /** What the numbers of a ladder add up to for somebody who trains: "Yellow after 120 classes, about 60 weeks at two a week". */
 export function addsUp({ ranks, policy }: Ladder): string {
   const said = ranks.slice(1).map((rank, n) => {
-    const classes = policy.classesPerStripe * (ranks[n].stripes + 1);
-    const weeks = Math.max(Math.ceil(classes / 2), ranks[n].minWeeks);
+    const classes = policy.classesPerStripe * (nth(ranks, n).stripes + 1);
+    const weeks = Math.max(Math.ceil(classes / 2), nth(ranks, n).minWeeks);
     return `${rank.name || 'the next rank'} after ${classes} classes, about ${weeks} weeks at two a week`;
   });
   return said.length > 0

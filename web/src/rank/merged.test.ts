@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import type { Item, SyllabusGroup } from '../api/types';
+import { nth } from '../ui/lists';
 import { merged } from './merged';
 import { placed, withGroup, withItems, withoutItems } from './syllabus';
 
@@ -18,7 +19,7 @@ it('keeps what both did to one rank', () => {
   const one = of(plus(base, 'Throws', 'x'), plus(base, 'Throws', 'y'));
   expect(ids(one.groups)[0]).toEqual(['Throws', 'a', 'b', 'y', 'x']);
   const two = of(withItems(base, ['a'], { standard: 'LIVE' }), withItems(base, ['a'], { stripe: 2 }));
-  expect(two.groups[0].items[0]).toMatchObject({ standard: 'LIVE', stripe: 2 });
+  expect(nth(two.groups, 0).items[0]).toMatchObject({ standard: 'LIVE', stripe: 2 });
   const three = of(withoutItems(base, ['b']), placed(base, ['c'], 'Throws', null));
   expect(ids(three.groups)).toEqual([
     ['Throws', 'a', 'c'],

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Item, Rank, SyllabusGroup } from '../api/types';
+import { nth } from '../ui/lists';
 import {
   added,
   copied,
@@ -29,14 +30,14 @@ const ids = (all: SyllabusGroup[]) => all.map((group) => group.items.map((one) =
 describe('a syllabus changed where it stands', () => {
   it('changes one item and leaves the others as they are', () => {
     const changed = withItem(groups, 'b', { standard: 'LIVE', stripe: 2 });
-    expect(changed[0].items[1]).toEqual({ id: 'b', standard: 'LIVE', stripe: 2 });
-    expect(changed[0].items[0]).toBe(groups[0].items[0]);
+    expect(nth(changed, 0).items[1]).toEqual({ id: 'b', standard: 'LIVE', stripe: 2 });
+    expect(nth(changed, 0).items[0]).toBe(nth(groups, 0).items[0]);
     expect(changed[1]).toEqual(groups[1]);
   });
 
   it('asks for no more than are left in a group', () => {
     expect(withoutItem(groups, 'd')[1]).toEqual({ name: 'Chosen', choose: 1, items: [item('c')] });
-    expect(withoutItem(groups, 'a')[0].choose).toBe(0);
+    expect(nth(withoutItem(groups, 'a'), 0).choose).toBe(0);
   });
 
   it('moves items within their group and into another, and groups', () => {
@@ -46,7 +47,7 @@ describe('a syllabus changed where it stands', () => {
     expect(ids(intoGroup(groups, 'a', 'Chosen'))).toEqual(['b', 'cda']);
     expect(intoGroup(groups, 'nobody', 'Chosen')).toBe(groups);
     expect(ids(groupMoved(groups, 1, -1))).toEqual(['cd', 'ab']);
-    expect(withGroup(groups, 0, { choose: 1 })[0].choose).toBe(1);
+    expect(nth(withGroup(groups, 0, { choose: 1 }), 0).choose).toBe(1);
   });
 
   it('refuses a name that is empty or taken', () => {
@@ -87,9 +88,9 @@ describe('a syllabus changed where it stands', () => {
       ['Throws, Green', 1, 1],
       ['Words', 0, 1],
     ]);
-    expect(groups[0].items[0]).toMatchObject({ ref: 'hip', standard: 'LIVE', stripe: 1 });
-    expect(groups[0].items[0].id).toMatch(/^blue-hip-[a-z0-9]+$/);
-    expect(groups[1].items[0].id).toMatch(/^blue-count-to-ten-[a-z0-9]+$/);
+    expect(nth(groups, 0).items[0]).toMatchObject({ ref: 'hip', standard: 'LIVE', stripe: 1 });
+    expect(nth(nth(groups, 0).items, 0).id).toMatch(/^blue-hip-[a-z0-9]+$/);
+    expect(nth(nth(groups, 1).items, 0).id).toMatch(/^blue-count-to-ten-[a-z0-9]+$/);
   });
 
   it('gives a new item an id of at most 80 letters', () => {

@@ -1,5 +1,6 @@
 import type { Item, Rank, SyllabusGroup } from '../api/types';
 import { slug } from '../form/fields';
+import { stepped } from '../ui/lists';
 
 const isOneOf = (ids: readonly string[]) => {
   const all = new Set(ids);
@@ -59,19 +60,11 @@ export function placed(
 /** An item in another group, at its end. */
 export const intoGroup = (groups: SyllabusGroup[], id: string, to: string) => placed(groups, [id], to, null);
 
-const swapped = <T>(all: T[], at: number, step: -1 | 1): T[] => {
-  const to = at + step;
-  if (at < 0 || to < 0 || to >= all.length) return all;
-  const next = [...all];
-  [next[at], next[to]] = [next[to], next[at]];
-  return next;
-};
-
 /** An item one place earlier or later within its group. */
 export const itemMoved = (groups: SyllabusGroup[], id: string, step: -1 | 1): SyllabusGroup[] =>
   groups.map((group) => ({
     ...group,
-    items: swapped(
+    items: stepped(
       group.items,
       group.items.findIndex((item) => item.id === id),
       step,
@@ -80,7 +73,7 @@ export const itemMoved = (groups: SyllabusGroup[], id: string, step: -1 | 1): Sy
 
 /** A group one place earlier or later. */
 export const groupMoved = (groups: SyllabusGroup[], at: number, step: -1 | 1): SyllabusGroup[] =>
-  swapped(groups, at, step);
+  stepped(groups, at, step);
 
 /** A group with another name, or asking for another number of its items; 0: all. */
 export const withGroup = (

@@ -3,6 +3,7 @@ import { Problem, read, send, sendEdit } from '../api/client';
 import type { MapIndex } from '../api/map';
 import type { Item, LadderView, Mend, Rank, SyllabusGroup, SyllabusLook } from '../api/types';
 import { useChanged, useSayDone } from '../form/useEdit';
+import { under } from '../ui/lists';
 import { useNotices } from '../ui/Notices';
 import { date } from '../ui/words';
 import { merged } from './merged';
@@ -32,13 +33,13 @@ export function useSyllabus(view: LadderView | undefined, rank: Rank | undefined
 
   const put = (asks: RankAsks[], now: LadderView, from?: string) => {
     const query = from ? `?from=${from}` : '';
-    const [only] = asks;
-    return asks.length === 1
+    const [only, ...others] = asks;
+    return only && others.length === 0
       ? sendEdit(
           'PUT',
           `${ladder}/ranks/${only.rank}/syllabus${query}`,
           { groups: only.groups },
-          now.tags[only.rank],
+          under(now.tags, only.rank),
         )
       : sendEdit('PUT', `${ladder}/syllabuses${query}`, { ranks: asks }, now.tag);
   };

@@ -1,3 +1,4 @@
+import { nth } from '../ui/lists';
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Problem } from '../api/client';
@@ -64,7 +65,7 @@ describe('the outbox', () => {
     await box.record(leave('a1'), 'Ana is not here', 'a1');
     await box.record(mark('m1'), 'Ana: pass');
     await box.flush();
-    const first = box.all()[0].place as number;
+    const first = nth(box.all(), 0).place as number;
     await box.withdraw(first);
     await box.withdraw(first);
     expect(box.all().map((one) => one.says)).toEqual(['Ana: pass']);
@@ -99,14 +100,14 @@ describe('the outbox', () => {
       await box.record(attend('a1'), 'one');
       await box.flush();
       expect(box.all()).toMatchObject([{ says: 'one' }]);
-      expect(box.all()[0].aside).toBeUndefined();
+      expect(nth(box.all(), 0).aside).toBeUndefined();
     }
     answer = refuse(403, 'another token', undefined, 'CSRF');
     const box = open('passing-token');
     await box.signedInAs('coach');
     await box.record(attend('a1'), 'one');
     await box.flush();
-    expect(box.all()[0].aside).toBeUndefined();
+    expect(nth(box.all(), 0).aside).toBeUndefined();
   });
 
   it('sets aside what is refused with what needs it, and sends the rest', async () => {
@@ -124,7 +125,7 @@ describe('the outbox', () => {
     ]);
     answer = fine;
     asked = [];
-    await box.retry(box.all()[0].place as number);
+    await box.retry(nth(box.all(), 0).place as number);
     expect(asked).toEqual(['POST /marks m1', 'POST /marks m2']);
     expect(box.all()).toEqual([]);
   });
@@ -173,7 +174,7 @@ describe('the outbox', () => {
     await box.signedInAs('coach');
     await box.record(mark('m1'), 'one');
     await box.flush();
-    await box.drop(box.all()[0].place as number);
+    await box.drop(nth(box.all(), 0).place as number);
     expect(box.all()).toEqual([]);
   });
 
@@ -244,7 +245,7 @@ describe('the outbox', () => {
     isThere = false;
     await box.record(attend('a2'), 'two');
     await box.flush();
-    const at = box.all()[0].at;
+    const at = nth(box.all(), 0).at;
     const now = vi.spyOn(Date, 'now').mockReturnValue(Date.parse(at) + 60_000);
     isThere = true;
     await box.flush();
@@ -254,7 +255,7 @@ describe('the outbox', () => {
     await box.flush();
     isThere = true;
     goesAhead = true;
-    now.mockReturnValue(Date.parse(box.all()[0].at) + 60_000);
+    now.mockReturnValue(Date.parse(nth(box.all(), 0).at) + 60_000);
     await box.flush();
     now.mockRestore();
     expect(bodies.slice(2).map((body) => Boolean(body.at))).toEqual([true, false]);
@@ -263,7 +264,7 @@ describe('the outbox', () => {
 
   /** Ten answers of 500 over two minutes, while the server is well. */
   const broken = async (box: Outbox, times: number, apart: number) => {
-    const from = box.all()[0].failed?.since ?? Date.now();
+    const from = nth(box.all(), 0).failed?.since ?? Date.now();
     const now = vi.spyOn(Date, 'now');
     for (let n = 0; n < times; n++) {
       now.mockReturnValue(from + n * apart);
@@ -290,7 +291,7 @@ describe('the outbox', () => {
       ['Ana: pass', true],
     ]);
     answer = fine;
-    await box.retry(box.all()[0].place as number);
+    await box.retry(nth(box.all(), 0).place as number);
     expect(box.all(), 'both are sent again').toEqual([]);
   });
 

@@ -45,7 +45,7 @@ export function withGuests(names: Name[], waiting: Waiting[]): Name[] {
       ? [
           {
             ...one.body,
-            calledBy: one.body.name.split(/\s/)[0],
+            calledBy: one.body.name.replace(/\s.*/s, ''),
             card: null,
             tracks: [],
             limits: [],

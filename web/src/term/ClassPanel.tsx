@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { PlanView, TermPlan } from '../api/types';
 import { Taking } from '../form/Taking';
 import { useWho } from '../ui/coaches';
+import { nth } from '../ui/lists';
 import { date, time } from '../ui/words';
 import type { Chosen } from './Field';
 import {
@@ -32,7 +33,7 @@ type Props = {
 
 /** One class of the term: what stands in it and why, and what can be done with it. */
 export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
-  const lesson = view.lessons[at];
+  const lesson = nth(view.lessons, at);
   const rows = rowsIn(view, at);
   const mayMove = onChange && isOpen(lesson);
   const isKept = rows.length > 0 && rows.every((row) => row.kept.includes(at));

@@ -1,4 +1,5 @@
 import type { GoalRow, Lesson, PlanView } from '../api/types';
+import { nth } from '../ui/lists';
 import { Scroll } from '../ui/Scroll';
 import { date, plain, STAGES } from '../ui/words';
 import { Mark } from './Mark';
@@ -118,8 +119,8 @@ function Plot({ view, row, x, now, chosen, onChoose, onMove }: PlotProps) {
   const points = row.before.flatMap((before, n) => {
     const met = row.at.includes(n);
     return met
-      ? [`${x(n)},${HIGH * (1 - before)}`, `${x(n)},${HIGH * (1 - row.after[n])}`]
-      : [`${x(n)},${HIGH * (1 - row.after[n])}`];
+      ? [`${x(n)},${HIGH * (1 - before)}`, `${x(n)},${HIGH * (1 - nth(row.after, n))}`]
+      : [`${x(n)},${HIGH * (1 - nth(row.after, n))}`];
   });
   const missing = view.says.some((said) => said.level === 'BREAKS' && said.items.includes(row.subject));
   return (
@@ -158,7 +159,7 @@ function Plot({ view, row, x, now, chosen, onChoose, onMove }: PlotProps) {
         )}
         {row.at.map((n) => (
           <Mark
-            key={view.lessons[n].id}
+            key={nth(view.lessons, n).id}
             {...{ view, row, n, x }}
             isChosen={chosen?.lesson === n && chosen.subject === row.subject}
             onChoose={() => onChoose({ lesson: n, subject: row.subject })}
@@ -176,8 +177,8 @@ function Plot({ view, row, x, now, chosen, onChoose, onMove }: PlotProps) {
 
 /** When it is met next; on a phone, where there is no strip. */
 function nextOf(view: PlanView, row: GoalRow) {
-  const next = row.at.find((n) => !view.lessons[n].over);
+  const next = row.at.find((n) => !nth(view.lessons, n).over);
   return next === undefined
     ? 'not met again'
-    : `${isNewIn(row, next) ? 'new' : 'next'} ${date(view.lessons[next].date)}`;
+    : `${isNewIn(row, next) ? 'new' : 'next'} ${date(nth(view.lessons, next).date)}`;
 }

@@ -1,6 +1,7 @@
 import { Button, NumberInput, Select, Switch } from '@mantine/core';
 import { useWanted } from '../api/terms';
 import type { Goal, PlanView, TermPlan } from '../api/types';
+import { nth } from '../ui/lists';
 import { count, date } from '../ui/words';
 import { AddByName, NeededNext, type Subject } from './Adding';
 import { subjectOf, weeksOf, withGoals } from './plan';
@@ -136,7 +137,7 @@ export function GoalsPanel({ view, onChange, onClose }: Props) {
           add(
             subjects,
             subjects.length === 1
-              ? `${subjects[0].name} is to be taught.`
+              ? `${nth(subjects, 0).name} is to be taught.`
               : `${count(subjects.length, 'item is', 'items are')} to be taught.`,
           )
         }

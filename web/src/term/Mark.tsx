@@ -1,5 +1,6 @@
 import { type PointerEvent, useRef, useState } from 'react';
 import type { GoalRow, Lesson, PlanView } from '../api/types';
+import { nth } from '../ui/lists';
 import { date } from '../ui/words';
 import { isNewIn, isOpen, nextPlace } from './plan';
 import classes from './Term.module.css';
@@ -21,7 +22,7 @@ type Props = {
 
 /** One class in which an item is met: chosen by touch, moved by key or dragged along its strip. */
 export function Mark({ view, row, n, x, isChosen, onChoose, onMove }: Props) {
-  const lesson = view.lessons[n];
+  const lesson = nth(view.lessons, n);
   const isSown = isNewIn(row, n);
   const moves = onMove && isOpen(lesson);
   const from = useRef<number | null>(null);
@@ -48,7 +49,7 @@ export function Mark({ view, row, n, x, isChosen, onChoose, onMove }: Props) {
       data-over={lesson.over || undefined}
       data-kept={row.kept.includes(n) || undefined}
       data-moves={moves || undefined}
-      data-to={to === null ? undefined : date(view.lessons[to].date).slice(0, 10)}
+      data-to={to === null ? undefined : date(nth(view.lessons, to).date).slice(0, 10)}
       aria-pressed={isChosen}
       aria-label={`${row.name} ${isSown ? 'new' : 'again'} on ${date(lesson.date)}`}
       onClick={() => !wasDragged.current && onChoose()}
@@ -60,7 +61,7 @@ export function Mark({ view, row, n, x, isChosen, onChoose, onMove }: Props) {
       }}
       onPointerMove={drag}
       onPointerUp={() => {
-        if (to !== null) onMove?.(view.lessons[to]);
+        if (to !== null) onMove?.(nth(view.lessons, to));
         end();
       }}
       onPointerCancel={end}

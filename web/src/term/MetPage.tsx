@@ -5,6 +5,7 @@ import { useNames } from '../api/people';
 import { useMet } from '../api/terms';
 import type { Met, Name, OfPerson } from '../api/types';
 import { PageHead } from '../frame/PageHead';
+import { nth } from '../ui/lists';
 import { Scroll } from '../ui/Scroll';
 import { Empty, Loaded } from '../ui/States';
 import { count, date } from '../ui/words';
@@ -84,10 +85,10 @@ function Table({ id, met, people }: { id: string; met: Met; people: Name[] }) {
                       {row.never > 0 && <small>{row.never} not met</small>}
                     </th>
                     {row.met.map((on, n) => (
-                      <td key={items[n].subject}>
+                      <td key={nth(items, n).subject}>
                         <button
                           type="button"
-                          aria-label={`${on.length === 0 ? '○ not met' : on.length}: ${nameOf.get(row.student)}, ${items[n].name}`}
+                          aria-label={`${on.length === 0 ? '○ not met' : on.length}: ${nameOf.get(row.student)}, ${nth(items, n).name}`}
                           aria-pressed={cell?.student === row.student && cell.item === n}
                           data-met={Math.min(3, on.length)}
                           onClick={() => setCell({ student: row.student, item: n })}
@@ -111,10 +112,10 @@ const times = (n: number) => (n === 0 ? 'never' : n === 1 ? 'once' : `${n} times
 
 /** The days behind a number, and what is likely to come. */
 function said(met: Met, row: OfPerson, item: number, name: string) {
-  const on = row.met[item].map((at) => date(met.days[at]));
-  const ahead = row.ahead[item];
-  const left = met.exposure.items[item].ahead;
-  return `${name} · ${met.exposure.items[item].name}: ${on.length === 0 ? 'not met' : `met on ${on.join(', ')}`}. ${
+  const on = nth(row.met, item).map((at) => date(nth(met.days, at)));
+  const ahead = nth(row.ahead, item);
+  const left = nth(met.exposure.items, item).ahead;
+  return `${name} · ${nth(met.exposure.items, item).name}: ${on.length === 0 ? 'not met' : `met on ${on.join(', ')}`}. ${
     left === 0
       ? 'It does not come again.'
       : `It comes ${count(left, 'time', 'times')} more; the way ${name} comes, about ${ahead.toFixed(1)} of them.`

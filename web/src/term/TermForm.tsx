@@ -9,6 +9,7 @@ import { freeId, NEW } from '../form/fields';
 import { needed } from '../form/limits';
 import { useDraft } from '../form/useDraft';
 import { PageHead } from '../frame/PageHead';
+import { under } from '../ui/lists';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
 import { date, daysBefore, mondayOf, plain, time } from '../ui/words';
@@ -70,7 +71,7 @@ async function asKept(id: string): Promise<{ value: Term; tag: string }> {
   const { terms, tags } = await read('/terms');
   const value = terms.find((term) => term.id === id);
   if (!value) throw new Error('it is gone');
-  return { value, tag: tags[id] };
+  return { value, tag: under(tags, id) };
 }
 
 type FormProps = { term: Term; tag: string | null; all: Term[]; tracks: Track[] };

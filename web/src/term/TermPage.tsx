@@ -6,6 +6,7 @@ import { useTracks } from '../api/mat';
 import { useCycles, usePlans, usePlanView, useTerms } from '../api/terms';
 import type { PlanLine, PlanView, Proposal, Term, TermPlan, Track } from '../api/types';
 import { PageHead } from '../frame/PageHead';
+import { nth } from '../ui/lists';
 import { Empty, Loaded } from '../ui/States';
 import { count, date } from '../ui/words';
 import { ClassPanel } from './ClassPanel';
@@ -35,7 +36,7 @@ export function TermPage() {
             <Loaded query={tracks}>
               {({ tracks: streams }) =>
                 id === undefined && lines.length === 0 && cycles.length > 0 ? (
-                  <Navigate to={`/term/cycles/${cycles[0].id}`} replace />
+                  <Navigate to={`/term/cycles/${nth(cycles, 0).id}`} replace />
                 ) : all.length === 0 ? (
                   <NoTerm tracks={streams} />
                 ) : (
@@ -119,14 +120,14 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
   };
   const choose = (next: Chosen) =>
     go({
-      class: next === null ? null : view.lessons[next.lesson].id,
+      class: next === null ? null : nth(view.lessons, next.lesson).id,
       item: next?.subject ?? null,
       do: null,
     });
   const mayMove = mayWrite && !proposal && !planning.isRunning;
   const onChange = mayMove
     ? (plan: TermPlan, says: string, to?: number) => {
-        if (to !== undefined) go({ class: view.lessons[to].id });
+        if (to !== undefined) go({ class: nth(view.lessons, to).id });
         void save(plan, says);
       }
     : undefined;
@@ -177,7 +178,7 @@ function Plan({ view: kept, tag, picker }: PlanProps) {
                 ? (row, n, to) => {
                     go({ class: to.id, item: row.subject, do: null });
                     void save(
-                      moved(view.plan, row.subject, view.lessons[n], to),
+                      moved(view.plan, row.subject, nth(view.lessons, n), to),
                       `${row.name} is met on ${date(to.date)}.`,
                     );
                   }

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import type { PlanView } from '../api/types';
+import { nth } from '../ui/lists';
 import { Scroll } from '../ui/Scroll';
 import { date, time } from '../ui/words';
 import type { Chosen } from './Field';
@@ -47,7 +48,7 @@ export function WeekView({ view, chosen, onChoose, changed }: Props) {
               {slots.map((slot) => {
                 const at = view.lessons.findIndex((one) => one.slot === slot && one.week === week);
                 if (at < 0) return <td key={slot} className={classes.shut} />;
-                const lesson = view.lessons[at];
+                const lesson = nth(view.lessons, at);
                 const rows = rowsIn(view, at);
                 return (
                   <td key={slot}>

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { GoalRow, Lesson, PlanView, TermPlan } from '../api/types';
+import { nth } from '../ui/lists';
 import { keptIn, moved, nextPlace, placed, swapped, swapsFor, takenOut, whyIn, withGoals } from './plan';
 
 const lesson = (n: number, more: Partial<Lesson> = {}): Lesson => ({
@@ -52,12 +53,12 @@ describe('a plan moved by hand', () => {
   });
 
   it('moves, adds, takes out and keeps, and nothing stands twice', () => {
-    const later = moved(plan, 'sweep', lessons[1], lessons[3]);
+    const later = moved(plan, 'sweep', nth(lessons, 1), nth(lessons, 3));
     expect(later.placed).toEqual([{ goal: 'sweep', slot: 'tue', on: '2026-03-24', kept: false }]);
-    expect(placed(plan, 'sweep', lessons[1])).toBe(plan);
-    expect(takenOut(plan, 'sweep', lessons[1]).placed).toEqual([]);
-    expect(takenOut(plan, 'throw', lessons[1]).placed).toEqual(plan.placed);
-    expect(keptIn(plan, lessons[1], true).placed[0].kept).toBe(true);
+    expect(placed(plan, 'sweep', nth(lessons, 1))).toBe(plan);
+    expect(takenOut(plan, 'sweep', nth(lessons, 1)).placed).toEqual([]);
+    expect(takenOut(plan, 'throw', nth(lessons, 1)).placed).toEqual(plan.placed);
+    expect(nth(keptIn(plan, nth(lessons, 1), true).placed, 0).kept).toBe(true);
     expect(withGoals(plan, []).placed).toEqual([]);
   });
 
@@ -74,8 +75,8 @@ describe('a plan moved by hand', () => {
     expect(swaps.map(({ lesson: one, other }) => `${one.date} ${other.subject}`)).toEqual([
       '2026-03-24 throw',
     ]);
-    const both = placed(plan, 'throw', lessons[3]);
-    expect(swapped(both, 'sweep', lessons[1], 'throw', lessons[3]).placed).toEqual([
+    const both = placed(plan, 'throw', nth(lessons, 3));
+    expect(swapped(both, 'sweep', nth(lessons, 1), 'throw', nth(lessons, 3)).placed).toEqual([
       { goal: 'sweep', slot: 'tue', on: '2026-03-24', kept: false },
       { goal: 'throw', slot: 'tue', on: '2026-03-10', kept: false },
     ]);

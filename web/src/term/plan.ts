@@ -1,4 +1,5 @@
 import type { Goal, GoalRow, Lesson, Placed, PlanView, TermPlan } from '../api/types';
+import { nth } from '../ui/lists';
 
 export const subjectOf = (goal: Goal) => goal.technique ?? goal.chain ?? '';
 
@@ -57,7 +58,7 @@ export const keptIn = (plan: TermPlan, lesson: Lesson, kept: boolean): TermPlan 
 /** The next class, earlier or later, that is open and in which the item is not met yet. */
 export function nextPlace(view: PlanView, row: GoalRow, at: number, step: 1 | -1): Lesson | undefined {
   for (let n = at + step; n >= 0 && n < view.lessons.length; n += step)
-    if (isOpen(view.lessons[n]) && !row.at.includes(n)) return view.lessons[n];
+    if (isOpen(nth(view.lessons, n)) && !row.at.includes(n)) return view.lessons[n];
   return undefined;
 }
 
@@ -71,10 +72,11 @@ export const isNewIn = (row: GoalRow, at: number) => row.fresh && row.at[0] === 
 export function whyIn(view: PlanView, row: GoalRow, at: number): string {
   if (isNewIn(row, at)) return 'new';
   const before = row.at.filter((n) => n < at).at(-1);
-  const likely = `${Math.round(100 * row.before[at])} % likely there`;
+  const likely = `${Math.round(100 * nth(row.before, at))} % likely there`;
   if (before === undefined) return `known before the term; ${likely}`;
   const days =
-    (Date.parse(view.lessons[at].date) - Date.parse(view.lessons[before].date)) / (24 * 3600 * 1000);
+    (Date.parse(nth(view.lessons, at).date) - Date.parse(nth(view.lessons, before).date)) /
+    (24 * 3600 * 1000);
   return `met ${Math.round(days)} days before; ${likely}`;
 }
 

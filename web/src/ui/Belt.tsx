@@ -1,3 +1,5 @@
+import { nth } from './lists';
+
 const COLOURS: Record<string, string> = {
   white: '--belt-white',
   grey: '--belt-grey',
@@ -37,7 +39,7 @@ export function Belt({ colours, stripes = 0, of = 0, width = 84 }: Props) {
         width={width - 2}
         height="11"
         rx="1.5"
-        fill={fill(colours[0])}
+        fill={fill(nth(colours, 0))}
         stroke="var(--belt-edge)"
       />
       {colours[1] && <rect x="2" y="6" width={width - 3} height="3.5" fill={fill(colours[1])} />}

@@ -15,7 +15,7 @@ const SAID = { asc: 'ascending', desc: 'descending' } as const;
 
 type Props<T> = {
   table: Table<T>;
-  className: string;
+  className: string | undefined;
   /** What scrolls the table; given, only the rows near what is seen of it are drawn, and on paper all. */
   within?: HTMLElement | null;
   /** How many rows there are, with those that have not come yet. */

@@ -6,7 +6,7 @@ const shipped = Object.keys(import.meta.glob('/node_modules/@mantine/core/styles
 
 it('every part of the library that is used has its styles', () => {
   const used = Object.values(sources).flatMap((text) =>
-    [...text.matchAll(/import \{([^}]*)\} from '@mantine\/core'/g)].flatMap(([, names]) =>
+    [...text.matchAll(/import \{([^}]*)\} from '@mantine\/core'/g)].flatMap(([, names = '']) =>
       names.split(',').map((name) => name.trim()),
     ),
   );

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import type { MapIndex } from '../../api/map';
 import type { RouteView } from '../../api/types';
 import { Glyph } from '../../ui/glyphs';
+import { nth } from '../../ui/lists';
 import { Loaded } from '../../ui/States';
 import { percent, signed } from '../../ui/words';
 import classes from './DecisionSheet.module.css';
@@ -55,7 +56,7 @@ export function RouteSheet(props: Props) {
           found.length > 0 ? (
             <>
               <RouteTable {...props} found={found} />
-              <RouteCard {...props} view={found[Math.min(props.chosen, found.length - 1)]} />
+              <RouteCard {...props} view={nth(found, Math.min(props.chosen, found.length - 1))} />
             </>
           ) : (
             <p>

@@ -1,4 +1,5 @@
 import type { LadderView, Rank } from '../../api/types';
+import { nth } from '../../ui/lists';
 
 /** The techniques first taught above the lower of two ranks, up to and with the higher one. */
 export function addedBetween(
@@ -8,13 +9,13 @@ export function addedBetween(
 ): { higher: Rank; lower: Rank; techniques: string[] } {
   const at = new Map(view.ladder.ranks.map((rank, i) => [rank.id, i]));
   const place = (rank: string) => at.get(rank) ?? 0;
-  const [low, high] = [place(a), place(b)].sort((x, y) => x - y);
+  const low = Math.min(place(a), place(b));
+  const high = Math.max(place(a), place(b));
   return {
-    higher: view.ladder.ranks[high],
-    lower: view.ladder.ranks[low],
-    techniques: Object.keys(view.taughtAt).filter((technique) => {
-      const taught = place(view.taughtAt[technique]);
-      return taught > low && taught <= high;
-    }),
+    higher: nth(view.ladder.ranks, high),
+    lower: nth(view.ladder.ranks, low),
+    techniques: Object.entries(view.taughtAt)
+      .filter(([, rank]) => place(rank) > low && place(rank) <= high)
+      .map(([technique]) => technique),
   };
 }

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import type { Name } from '../../api/types';
 import { calledIn } from './called';
 
-const somebody = (id: string, name: string, calledBy = name.split(' ')[0]): Name => ({
+const somebody = (id: string, name: string, calledBy = name.replace(/ .*/, '')): Name => ({
   id,
   name,
   calledBy,

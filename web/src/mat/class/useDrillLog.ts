@@ -1,6 +1,7 @@
 import { newId } from '../../api/client';
 import type { Block, ClassSheet, PracticeEntry } from '../../api/types';
 import { useRecord } from '../../record/Recording';
+import { nth } from '../../ui/lists';
 import { useNotices } from '../../ui/Notices';
 import { count } from '../../ui/words';
 
@@ -75,7 +76,7 @@ export function useDrillLog(sheet: ClassSheet) {
       for (const block of blocks) done.push(...(await put(block, otherwise)));
       say.done(
         blocks.length === 1
-          ? `${blocks[0].title} is logged for everyone here.`
+          ? `${nth(blocks, 0).title} is logged for everyone here.`
           : `${count(blocks.length, 'block is', 'blocks are')} logged as planned.`,
         () => {
           for (const { id, title } of done) void withdraw(id, title);

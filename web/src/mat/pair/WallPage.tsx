@@ -52,7 +52,7 @@ function Wall({ sheet, people: known, room }: { sheet: ClassSheet; people: Name[
     groups.flatMap((group) => group.people),
   );
   const block = training.blocks[at]?.id;
-  const throws = dial.begun ? room.throwing.includes(block) : room.throwing.length > 0;
+  const throws = dial.begun ? block !== undefined && room.throwing.includes(block) : room.throwing.length > 0;
   const waves = wavesOf(
     groups.map((group) => group.people),
     throws ? training.lanes : 0,

@@ -1,4 +1,5 @@
 import type { Room, Why } from '../../api/types';
+import { nth } from '../../ui/lists';
 
 /** What the core says of any two of a room. */
 export type Table = {
@@ -15,6 +16,7 @@ const ANYWAY = 100_000;
 
 /** Two or three who work together. */
 export type Group = string[];
+type Couple = [string, string];
 
 /** Somebody whom the room does not know, such as a guest of this minute, is paired by the coach and not by itself. */
 export function tableOf(room: Room): Table {
@@ -99,8 +101,11 @@ export function placed(person: string, groups: Group[], alone: string[], table: 
   const out = groups
     .filter((group) => group.length === 3)
     .flatMap((trio) => trio.map((third) => ({ trio, third, rest: without(trio, third) })))
-    .filter(({ third, rest }) => table.fit(person, third) && table.fit(rest[0], rest[1]));
-  const taken = cheapest(out, ({ third, rest }) => table.cost(person, third) + table.cost(rest[0], rest[1]));
+    .filter(({ third, rest }) => table.fit(person, third) && table.fit(nth(rest, 0), nth(rest, 1)));
+  const taken = cheapest(
+    out,
+    ({ third, rest }) => table.cost(person, third) + table.cost(nth(rest, 0), nth(rest, 1)),
+  );
   if (taken)
     return [...groups.map((group) => (group === taken.trio ? taken.rest : group)), [taken.third, person]];
   const joined = cheapest(
@@ -136,7 +141,7 @@ export function takenOut(person: string, groups: Group[], alone: string[], table
   if (rest.length === 2) return groups.map((one) => (one === group ? rest : one));
   const left = groups.filter((one) => one !== group);
   return placed(
-    rest[0],
+    nth(rest, 0),
     left,
     alone.filter((one) => one !== person),
     table,
@@ -189,10 +194,10 @@ function letIn(groups: Group[], alone: string[], table: Table): Group[] {
   for (const one of alone)
     for (const other of alone) {
       if (one === other) continue;
-      const parted = groups.find(([a, b]) => table.fit(one, a) && table.fit(other, b));
+      const parted = groups.find((group) => table.fit(one, nth(group, 0)) && table.fit(other, nth(group, 1)));
       if (parted)
         return letIn(
-          [...groups.filter((group) => group !== parted), [parted[0], one], [parted[1], other]],
+          [...groups.filter((group) => group !== parted), [nth(parted, 0), one], [nth(parted, 1), other]],
           alone.filter((id) => id !== one && id !== other),
           table,
         );
@@ -204,13 +209,13 @@ function letIn(groups: Group[], alone: string[], table: Table): Group[] {
 function cheaper(groups: Group[], table: Table): Group[] | null {
   for (let i = 0; i < groups.length; i++)
     for (let j = 0; j < i; j++) {
-      const [a, b] = groups[i];
-      const [c, d] = groups[j];
+      const [a, b] = nth(groups, i) as Couple;
+      const [c, d] = nth(groups, j) as Couple;
       const now = table.cost(a, b) + table.cost(c, d);
       for (const [x, y] of [
         [c, d],
         [d, c],
-      ]) {
+      ] as const) {
         if (table.fit(a, x) && table.fit(b, y) && table.cost(a, x) + table.cost(b, y) < now)
           return groups.map((group, n) => (n === i ? [a, x] : n === j ? [b, y] : group));
       }

@@ -125,7 +125,7 @@ export function BlockFields({ map, block, n, techniques, chains, sum, onChange }
               value={`${block.fromStep || 1}-${block.toStep || technique.steps.length}`}
               allowDeselect={false}
               onChange={(part) => {
-                const [from, to] = (part ?? '0-0').split('-').map(Number);
+                const [from = 0, to = 0] = (part ?? '0-0').split('-').map(Number);
                 onChange({ ...block, fromStep: from, toStep: to });
               }}
             />

@@ -11,6 +11,7 @@ import { Rows } from '../../form/Lists';
 import { techniqueOptions } from '../../form/pickers';
 import { Taking } from '../../form/Taking';
 import { type Opened, useDraft } from '../../form/useDraft';
+import { nth } from '../../ui/lists';
 import { date, daysBefore, plain } from '../../ui/words';
 import { AskedFor } from './AskedFor';
 import { BlockFields } from './BlockFields';
@@ -156,7 +157,7 @@ export function PlanForm({ map, tracks, drills, opened, onDone, onCancel }: Prop
         {(block, take, n) => (
           <BlockFields
             {...{ map, block, n, techniques }}
-            sum={sums?.sum.blocks.length === training.blocks.length ? sums.sum.blocks[n] : null}
+            sum={sums?.sum.blocks.length === training.blocks.length ? nth(sums.sum.blocks, n) : null}
             chains={chains.data ?? []}
             onChange={take}
           />
@@ -236,7 +237,7 @@ function Copy({ training, tracks, onCopy }: CopyProps) {
     <>
       {last && (
         <Button variant="default" onClick={() => onCopy(copied(last.blocks))}>
-          Take what was done on {date(last.date)} ({plain(last.blocks[0].kind).toLowerCase()} …)
+          Take what was done on {date(last.date)} ({plain(nth(last.blocks, 0).kind).toLowerCase()} …)
         </Button>
       )}
       <Taking

@@ -7,6 +7,7 @@ import type { TrainingClass } from '../../api/types';
 import { NEW } from '../../form/fields';
 import type { Opened } from '../../form/useDraft';
 import { PageHead } from '../../frame/PageHead';
+import { nth } from '../../ui/lists';
 import { Scroll } from '../../ui/Scroll';
 import { Empty, Loaded } from '../../ui/States';
 import { date, time } from '../../ui/words';
@@ -35,7 +36,7 @@ export function PlanPage() {
             </Empty>
           </>
         ) : (
-          <Planned opened={{ value: outside(all[0].id, params.get('on') ?? now), tag: null }} />
+          <Planned opened={{ value: outside(nth(all, 0).id, params.get('on') ?? now), tag: null }} />
         )
       }
     </Loaded>

@@ -1,4 +1,5 @@
 import type { Block } from '../../api/types';
+import { nth } from '../../ui/lists';
 import { type Dial, stretchesOf, swapsOf } from './clock';
 import classes from './Run.module.css';
 
@@ -10,11 +11,11 @@ export function Strip({ blocks, at, dial, onTurn }: Props) {
   return (
     <ol className={classes.strip} aria-label="The evening">
       {blocks.map((block, n) => {
-        const seconds = stretches[n].seconds;
+        const seconds = nth(stretches, n).seconds;
         const inner = (
           <>
-            <span className={classes.ploughed} style={{ width: `${100 * dial.ploughed[n]}%` }} />
-            {swapsOf(stretches[n], seconds).map((second) => (
+            <span className={classes.ploughed} style={{ width: `${100 * nth(dial.ploughed, n)}%` }} />
+            {swapsOf(nth(stretches, n), seconds).map((second) => (
               <span key={second} className={classes.notch} style={{ left: `${(100 * second) / seconds}%` }} />
             ))}
             <span className={classes.named}>

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { nth } from '../../ui/lists';
 import {
   bellBetween,
   dialOf,
@@ -54,7 +55,7 @@ describe('the clock', () => {
   });
 
   it('changes partners at even distances and says when', () => {
-    expect(swapsOf(EVENING[1], 960)).toEqual([240, 480, 720]);
+    expect(swapsOf(nth(EVENING, 1), 960)).toEqual([240, 480, 720]);
     const clock = { ...started(NOT_BEGUN, AT), at: 1 };
     expect(dialOf(clock, EVENING, AT + 200_000).next).toEqual({ phase: 'swap', in: 40 });
     expect(dialOf(clock, EVENING, AT + 240_000)).toMatchObject({

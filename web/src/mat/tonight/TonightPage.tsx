@@ -6,6 +6,7 @@ import { useTonight } from '../../api/terms';
 import type { Evening, Suggested, TrainingClass, Way } from '../../api/types';
 import { useEdit } from '../../form/useEdit';
 import { PageHead } from '../../frame/PageHead';
+import { nth } from '../../ui/lists';
 import { Scroll } from '../../ui/Scroll';
 import { Empty, Loaded } from '../../ui/States';
 import { count, date, time } from '../../ui/words';
@@ -84,7 +85,7 @@ function Ways({ training, tag, evening }: WaysProps) {
             </p>
             <ol className={classes.ways}>
               {ways.map((way, n) => (
-                <li key={way.lines[0].name}>
+                <li key={nth(way.lines, 0).name}>
                   <h2>
                     {way.minutes} of {evening.minutes} min
                   </h2>
@@ -100,7 +101,7 @@ function Ways({ training, tag, evening }: WaysProps) {
                       fullWidth
                       variant={n === 0 ? 'filled' : 'default'}
                       loading={edit.saving}
-                      aria-label={`Make it the class: ${way.lines[0].name}`}
+                      aria-label={`Make it the class: ${nth(way.lines, 0).name}`}
                       onClick={() => make(way)}
                     >
                       Make it the class

@@ -36,10 +36,10 @@ export function HeldFields({ views, held, onHeld }: HeldProps) {
         data={rankOptions(views, (ladder, rank) => `${ladder.id} ${rank.id}`)}
         value={held && `${held.ladder} ${held.rank}`}
         onChange={(chosen) => {
-          const [ladder, to] = chosen?.split(' ') ?? [];
+          const [ladder, rank] = chosen?.split(' ') ?? [];
           onHeld(
-            chosen
-              ? { ladder, rank: to, stripes: 0, since: held?.since ?? '', knows: held?.knows ?? null }
+            ladder && rank
+              ? { ladder, rank, stripes: 0, since: held?.since ?? '', knows: held?.knows ?? null }
               : null,
           );
         }}

@@ -9,6 +9,7 @@ import { NEW } from '../../form/fields';
 import type { Opened } from '../../form/useDraft';
 import { useChanged } from '../../form/useEdit';
 import { PageHead } from '../../frame/PageHead';
+import { nth } from '../../ui/lists';
 import { useNotices } from '../../ui/Notices';
 import { Scroll } from '../../ui/Scroll';
 import { Loaded } from '../../ui/States';
@@ -108,7 +109,7 @@ function NewPeople({ people, views, tracks }: Props) {
         <PersonForm
           key={added.length}
           opened={{
-            value: blank(last?.tracks ?? (tracks.length === 1 ? [tracks[0].id] : []), now),
+            value: blank(last?.tracks ?? (tracks.length === 1 ? [nth(tracks, 0).id] : []), now),
             tag: null,
           }}
           {...{ people, views, tracks, held }}

@@ -1,4 +1,5 @@
 import type { LadderView } from '../../api/types';
+import { nth } from '../../ui/lists';
 
 type Ladders = {
   ladder: Pick<LadderView['ladder'], 'id' | 'fromAge' | 'toAge'> & { ranks: { id: string }[] };
@@ -17,7 +18,7 @@ export function footFor(views: Ladders, age: number | null): { ladder: string; r
     ({ fromAge, toAge }) => age === null || (age >= fromAge && (toAge === 0 || age <= toAge)),
   );
   const ladder = suits ?? withRanks[0];
-  return ladder ? { ladder: ladder.id, rank: ladder.ranks[0].id } : null;
+  return ladder ? { ladder: ladder.id, rank: nth(ladder.ranks, 0).id } : null;
 }
 
 /** Whether a rank is the foot of its ladder, where somebody stands of whom nothing was said. */

@@ -9,6 +9,7 @@ import { useToday, useTracks } from '../../api/mat';
 import { type Mind, type RosterWanted, readRoster, useRoster } from '../../api/people';
 import type { LadderView, RosterRow, Track } from '../../api/types';
 import { PageHead } from '../../frame/PageHead';
+import { nth } from '../../ui/lists';
 import { useNotices } from '../../ui/Notices';
 import { SortedTable } from '../../ui/SortedTable';
 import { Empty, Failed, Loaded, Waiting } from '../../ui/States';
@@ -54,7 +55,7 @@ export function PeoplePage() {
 const SORTS = ['name', 'rank', 'seen'] as const;
 const WHO = ['training', 'guests', 'left'] as const;
 const oneOf = <T extends string>(all: readonly T[], value: string | null) =>
-  all.find((one) => one === value) ?? all[0];
+  all.find((one) => one === value) ?? nth(all, 0);
 
 /** What the address asks for. */
 const wantedBy = (params: URLSearchParams): RosterWanted => ({
@@ -112,7 +113,7 @@ function Roster({ views, tracks, isCoach }: { views: LadderView[]; tracks: Track
     state: { sorting },
     onSortingChange: (change) => {
       const [next] = typeof change === 'function' ? change(sorting) : change;
-      set({ sort: next.id === 'name' ? null : next.id, down: next.desc ? 'yes' : null });
+      set({ sort: !next || next.id === 'name' ? null : next.id, down: next?.desc ? 'yes' : null });
     },
     manualSorting: true,
     enableSortingRemoval: false,
@@ -121,7 +122,7 @@ function Roster({ views, tracks, isCoach }: { views: LadderView[]; tracks: Track
   });
   if (!roster.data)
     return roster.error ? <Failed error={roster.error} retry={() => roster.refetch()} /> : <Waiting />;
-  const total = roster.data.pages[0].total;
+  const total = nth(roster.data.pages, 0).total;
   const isFiltered = Boolean(wanted.find || wanted.track || wanted.rank || wanted.mind);
   if (total === 0 && !isFiltered && wanted.who === 'training')
     return (

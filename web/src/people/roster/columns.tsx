@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { LadderView, RosterRow } from '../../api/types';
 import { ago, isMet, missing, when } from '../../promote/missing';
 import { Belt } from '../../ui/Belt';
+import { nth } from '../../ui/lists';
 import { count, date, daysBefore, isNow, plain, VERDICT } from '../../ui/words';
 import classes from './PeoplePage.module.css';
 
@@ -80,7 +81,7 @@ export const columnsOf = (views: LadderView[], today: string, chosen: Chosen | n
 ];
 
 function HeldBelt({ row, views }: { row: RosterRow; views: LadderView[] }) {
-  const held = row.ranks[0];
+  const held = nth(row.ranks, 0);
   const ladder = views.find((v) => v.ladder.id === held?.ladder)?.ladder;
   const rank = ladder?.ranks.find((r) => r.id === held?.rank);
   return ladder && rank ? (

@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core';
+import { nth } from '../../ui/lists';
 import { date, daysAfter } from '../../ui/words';
 import classes from './Limits.module.css';
 import { KINDS, type Limit, stepsOf } from './limitKinds';
@@ -16,7 +17,7 @@ type Props = {
 /** The way back into training: which step holds, which come, and what is done when it takes longer or is over. */
 export function WayBack({ steps, today, sending, tell }: Props) {
   const all = stepsOf(steps);
-  const last = all[all.length - 1];
+  const last = nth(all, all.length - 1);
   return (
     <div className={classes.limit}>
       <div>

@@ -1,5 +1,6 @@
 import { Button, MultiSelect, TextInput } from '@mantine/core';
 import { useRef, useState } from 'react';
+import { nth } from '../../ui/lists';
 import { daysAfter } from '../../ui/words';
 import classes from './Limits.module.css';
 import { type Kind, kindOptions } from './limitKinds';
@@ -34,12 +35,12 @@ export function WayBackForm({ today, sending, onDone, onCancel }: Props) {
   const keys = useRef(MOST);
   const change = (key: number, what: Partial<Stage>) =>
     setSteps(steps.map((step) => (step.key === key ? { ...step, ...what } : step)));
-  const isLate = (n: number) => n > 0 && steps[n].from <= steps[n - 1].from;
+  const isLate = (n: number) => n > 0 && nth(steps, n).from <= nth(steps, n - 1).from;
   const isWrong =
     steps.some((step, n) => !step.from || step.limits.length === 0 || isLate(n)) ||
-    (full !== '' && full <= steps[steps.length - 1].from);
+    (full !== '' && full <= nth(steps, steps.length - 1).from);
   const add = () => {
-    const last = steps[steps.length - 1];
+    const last = nth(steps, steps.length - 1);
     setSteps([
       ...steps,
       { key: keys.current++, from: daysAfter(last.from, WEEKS), limits: last.limits, note: '' },
@@ -104,7 +105,7 @@ export function WayBackForm({ today, sending, onDone, onCancel }: Props) {
         label="Full training from"
         type="date"
         description="Left empty, the last step holds until lifted"
-        error={full !== '' && full <= steps[steps.length - 1].from ? 'After the last step.' : undefined}
+        error={full !== '' && full <= nth(steps, steps.length - 1).from ? 'After the last step.' : undefined}
         value={full}
         onChange={(event) => setFull(event.currentTarget.value)}
       />

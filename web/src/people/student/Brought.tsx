@@ -6,6 +6,7 @@ import { useBrought, useUnseenFalls } from '../../api/people';
 import type { BroughtSaid, CameWith, Student } from '../../api/types';
 import { useChanged, useSayDone } from '../../form/useEdit';
 import { useWho } from '../../ui/coaches';
+import { nth } from '../../ui/lists';
 import { useNotices } from '../../ui/Notices';
 import { count, date } from '../../ui/words';
 import { FallsToSee } from '../safety/FallsToSee';
@@ -48,7 +49,7 @@ export function useSayBrought() {
 /** What came of it, as one would say it. */
 export function told(kept: BroughtSaid, answer: Answer, who: { calledBy: string }[]): string {
   const whom =
-    kept.people === 1 && who.length === 1 ? who[0].calledBy : count(kept.people, 'person', 'people');
+    kept.people === 1 && who.length === 1 ? nth(who, 0).calledBy : count(kept.people, 'person', 'people');
   const has = kept.people === 1 ? 'has' : 'have';
   const done =
     kept.people === 0

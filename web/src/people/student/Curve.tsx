@@ -1,4 +1,5 @@
 import type { Memory } from '../../api/types';
+import { nth } from '../../ui/lists';
 import { count, date, percent } from '../../ui/words';
 import classes from './Curve.module.css';
 
@@ -39,7 +40,7 @@ export function points(memory: Memory, today: string): { day: number; share: num
   const until = dayNumber(today);
   return known.flatMap((one, n) => {
     const from = one.on;
-    const next = n + 1 < known.length ? known[n + 1].on : until;
+    const next = n + 1 < known.length ? nth(known, n + 1).on : until;
     const steps = Math.max(1, Math.min(24, next - from));
     return Array.from({ length: steps + 1 }, (_, step) => {
       const after = ((next - from) * step) / steps;
@@ -59,7 +60,7 @@ export function Curve({ memory, today }: { memory: Memory[]; today: string }) {
   const y = (share: number) => 4 + (1 - share) * (HEIGHT - FOOT - 4);
   const said = lines
     .filter((line) => line.at.length > 0)
-    .map((line) => `${line.side.toLowerCase()} ${percent(line.at[line.at.length - 1].share)}`)
+    .map((line) => `${line.side.toLowerCase()} ${percent(nth(line.at, line.at.length - 1).share)}`)
     .join(', ');
   const begun = new Date(first * DAY).toISOString().slice(0, 10);
   return (

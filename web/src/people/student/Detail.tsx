@@ -7,6 +7,7 @@ import type { ItemProgress, Mark, MemoryView, Student } from '../../api/types';
 import { Judge, type Subject } from '../../record/Judge';
 import { useRecord } from '../../record/Recording';
 import { useWho } from '../../ui/coaches';
+import { nth } from '../../ui/lists';
 import { useNotices } from '../../ui/Notices';
 import { Loaded } from '../../ui/States';
 import { count, date, plain } from '../../ui/words';
@@ -48,7 +49,7 @@ export function Detail({ student, subject, item }: Props) {
 /** The one side that is still missing, where it is one. */
 function lacking(item: ItemProgress | undefined): Mark['side'] {
   const short = item?.onSides.filter((one) => one.have !== item.item.standard) ?? [];
-  return short.length === 1 ? short[0].side : 'BOTH';
+  return short.length === 1 ? nth(short, 0).side : 'BOTH';
 }
 
 /** How much was done on each side, and taken as the receiver. */

@@ -13,6 +13,7 @@ import { hiddenBy, Legend } from '../../hill/Legend';
 import legend from '../../hill/Legend.module.css';
 import { Towards } from '../../promote/Towards';
 import { Belt } from '../../ui/Belt';
+import { nth } from '../../ui/lists';
 import { Scroll } from '../../ui/Scroll';
 import { Loaded } from '../../ui/States';
 import { date } from '../../ui/words';
@@ -74,7 +75,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
   const [only, setOnly] = useState<string | null>(null);
   const { student } = view;
   const isLimited = limited(student, useToday());
-  const held = view.ranks[0];
+  const held = nth(view.ranks, 0);
   const rank = ladders
     .find((l) => l.ladder.id === held?.ladder)
     ?.ladder.ranks.find((r) => r.id === held?.rank);

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { type MapIndex, useChains } from '../../api/map';
 import type { ItemProgress, LadderView, ProgressView } from '../../api/types';
 import { nameOf } from '../../rank/nameOf';
+import { nth } from '../../ui/lists';
 import { count, date, plain } from '../../ui/words';
 import { Detail } from './Detail';
 import classes from './Syllabus.module.css';
@@ -98,7 +99,7 @@ function Have({ item }: { item: ItemProgress }) {
         {item.fromBefore && ', from before'}
       </span>
     );
-  const uneven = item.onSides.length === 2 && item.onSides[0].have !== item.onSides[1].have;
+  const uneven = item.onSides.length === 2 && nth(item.onSides, 0).have !== nth(item.onSides, 1).have;
   return (
     <>
       {uneven

@@ -4,6 +4,7 @@ import { useBeen, usePromotions } from '../../api/people';
 import type { Been, LadderView, ProgressView } from '../../api/types';
 import { Given } from '../../promote/Given';
 import { Merits } from '../../promote/Merits';
+import { nth } from '../../ui/lists';
 import { Loaded } from '../../ui/States';
 import { count, date, daysBefore, plain } from '../../ui/words';
 import { Incidents } from '../safety/Incidents';
@@ -35,7 +36,7 @@ const month = new Intl.DateTimeFormat('en-GB', { month: 'short' });
 function Year({ today, been }: { today: string; been: Been[] }) {
   const tracks = useCalendar().data?.tracks;
   const squares = yearOf(today, been);
-  const weeks = squares[squares.length - 1].week + 1;
+  const weeks = nth(squares, squares.length - 1).week + 1;
   const there = been.filter((one) => !one.cancelled);
   const byTrack = new Map<string, number>();
   for (const one of there) byTrack.set(one.track, (byTrack.get(one.track) ?? 0) + 1);

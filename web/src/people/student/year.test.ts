@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Memory } from '../../api/types';
+import { nth } from '../../ui/lists';
 import { points, recall } from './Curve';
 import { monthsOf, yearOf } from './year';
 
@@ -32,10 +33,10 @@ describe('the curve of a memory', () => {
   it('falls by half in a half-life, and stands at one after a session', () => {
     expect(recall(7, 7)).toBe(0.5);
     const line = points(memory, '2026-01-26');
-    expect(line[0].share).toBe(1);
-    expect(line[7].share).toBeCloseTo(0.5, 9);
-    expect(line[8]).toEqual({ day: line[7].day, share: 1 });
+    expect(nth(line, 0).share).toBe(1);
+    expect(nth(line, 7).share).toBeCloseTo(0.5, 9);
+    expect(line[8]).toEqual({ day: nth(line, 7).day, share: 1 });
     expect(line.at(-1)?.share).toBeCloseTo(0.4629, 4);
-    expect((line.at(-1)?.day ?? 0) - line[0].day).toBe(21);
+    expect((line.at(-1)?.day ?? 0) - nth(line, 0).day).toBe(21);
   });
 });

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { CycleView } from '../../api/types';
+import { nth } from '../../ui/lists';
 import { date } from '../../ui/words';
 import classes from './Cycle.module.css';
 
@@ -14,7 +15,7 @@ export function Ahead({ view }: { view: CycleView }) {
         {weeks.map((week) => (
           <tr key={week.monday}>
             <th scope="row">
-              {view.themes[week.theme].name}
+              {nth(view.themes, week.theme).name}
               <small>week of {date(week.monday).slice(4)}</small>
             </th>
             {week.classes.map((one) => (

@@ -7,6 +7,7 @@ import { useCycleView, usePlans, useTerms } from '../../api/terms';
 import type { CycleView, ThemeCycle } from '../../api/types';
 import { useEdit } from '../../form/useEdit';
 import { PageHead } from '../../frame/PageHead';
+import { nth } from '../../ui/lists';
 import { Scroll } from '../../ui/Scroll';
 import { Empty, Loaded } from '../../ui/States';
 import { count } from '../../ui/words';
@@ -41,7 +42,7 @@ function Weeks({ kept, tag }: { kept: CycleView; tag: string }) {
   const at = Number(params.get('theme') ?? -1);
   const chosen = kept.themes[at] ? at : null;
   const go = (next: Record<string, string>) => setParams(next, { replace: true });
-  const nameOf = (n: number) => kept.themes[n].name;
+  const nameOf = (n: number) => nth(kept.themes, n).name;
   const onMove = (subject: string, name: string, from: number, to: number) => {
     const next = (to + kept.themes.length) % kept.themes.length;
     if (next !== from)

@@ -1,5 +1,6 @@
 import { type KeyboardEvent, useEffect, useRef } from 'react';
 import type { CycleView } from '../../api/types';
+import { nth } from '../../ui/lists';
 import { date, mondayOf, weekday } from '../../ui/words';
 import classes from './Cycle.module.css';
 import { bears, nextOf } from './themes';
@@ -15,7 +16,7 @@ type Props = {
 
 /** One theme week: when it is next, what it shows on which day, and whether its classes bear it. */
 export function ThemeCard({ view, n, isChosen, onChoose, onMove, onShift }: Props) {
-  const theme = view.themes[n];
+  const theme = nth(view.themes, n);
   const next = nextOf(view, n);
   const isNow = next?.monday === mondayOf(view.today);
   const card = useRef<HTMLLIElement>(null);

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useCycleWanted } from '../../api/terms';
 import type { CycleView, ThemeCycle } from '../../api/types';
+import { nth } from '../../ui/lists';
 import { date } from '../../ui/words';
 import { AddByName, NeededNext, type Subject } from '../Adding';
 import term from '../Term.module.css';
@@ -22,7 +23,7 @@ type Props = {
 /** One theme week: what its classes will be, and everything that can be done with it. */
 export function ThemePanel({ view, n, onMove, onChange, onClose, onGo }: Props) {
   const { cycle, themes } = view;
-  const theme = themes[n];
+  const theme = nth(themes, n);
   const next = nextOf(view, n);
   const notes = view.notes.filter((note) => note.theme === n);
   const wanted = useCycleWanted(cycle.id);
@@ -38,7 +39,7 @@ export function ThemePanel({ view, n, onMove, onChange, onClose, onGo }: Props) 
     void onChange?.(
       withTheme(cycle, n, {
         subjects: [
-          ...cycle.themes[n].subjects,
+          ...nth(cycle.themes, n).subjects,
           ...subjects.map(({ technique, chain }) => technique ?? chain ?? ''),
         ],
       }),
@@ -120,7 +121,7 @@ export function ThemePanel({ view, n, onMove, onChange, onClose, onGo }: Props) 
                   onClick={() =>
                     void onChange(
                       withTheme(cycle, n, {
-                        subjects: cycle.themes[n].subjects.filter((id) => id !== one.subject),
+                        subjects: nth(cycle.themes, n).subjects.filter((id) => id !== one.subject),
                       }),
                       `${one.name} is dropped.`,
                     )

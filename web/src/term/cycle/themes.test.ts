@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import type { ThemeCycle } from '../../api/types';
+import { nth } from '../../ui/lists';
 import { moved, shifted, themeMoved, withOneMore, without } from './themes';
 
 const cycle: ThemeCycle = {
@@ -18,7 +19,7 @@ const told = ({ themes }: ThemeCycle) => themes.map((theme) => `${theme.name}: $
 it('moves what is shown, earlier and later and into another week', () => {
   expect(told(moved(cycle, 'b', 0, 1))).toEqual(['Week 2: ac', 'Two: db', 'Three: ']);
   expect(told(moved(cycle, 'b', 0, 0))).toEqual(['Week 2: acb', 'Two: d', 'Three: ']);
-  expect(shifted(cycle, 0, 'c', -1).themes[0].subjects).toEqual(['a', 'c', 'b']);
+  expect(nth(shifted(cycle, 0, 'c', -1).themes, 0).subjects).toEqual(['a', 'c', 'b']);
   expect(shifted(cycle, 0, 'a', -1)).toBe(cycle);
   expect(shifted(cycle, 0, 'c', 1)).toBe(cycle);
 });
@@ -29,5 +30,7 @@ it('moves, adds and takes out weeks', () => {
   expect(told(without(cycle, 0))).toEqual(['Two: d', 'Three: ']);
   const more = withOneMore(without(cycle, 2));
   expect(more.themes.at(-1)).toEqual({ name: 'Week 3', subjects: [] });
-  expect(withOneMore({ ...cycle, themes: [{ name: 'Week 2', subjects: [] }] }).themes[1].name).toBe('Week 3');
+  expect(nth(withOneMore({ ...cycle, themes: [{ name: 'Week 2', subjects: [] }] }).themes, 1).name).toBe(
+    'Week 3',
+  );
 });

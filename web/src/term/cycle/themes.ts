@@ -1,4 +1,5 @@
 import type { CycleView, Theme, ThemeCycle } from '../../api/types';
+import { nth, stepped } from '../../ui/lists';
 
 const withThemes = (cycle: ThemeCycle, themes: Theme[]): ThemeCycle => ({ ...cycle, themes });
 
@@ -26,7 +27,7 @@ export const without = (cycle: ThemeCycle, n: number): ThemeCycle =>
 /** With a week standing elsewhere in the round. */
 export const themeMoved = (cycle: ThemeCycle, from: number, to: number): ThemeCycle => {
   const themes = without(cycle, from).themes;
-  return withThemes(cycle, [...themes.slice(0, to), cycle.themes[from], ...themes.slice(to)]);
+  return withThemes(cycle, [...themes.slice(0, to), nth(cycle.themes, from), ...themes.slice(to)]);
 };
 
 /** With something shown in another week. */
@@ -42,12 +43,9 @@ export const moved = (cycle: ThemeCycle, subject: string, from: number, to: numb
 
 /** With something shown earlier or later in its week. */
 export const shifted = (cycle: ThemeCycle, n: number, subject: string, step: -1 | 1): ThemeCycle => {
-  const subjects = [...cycle.themes[n].subjects];
-  const at = subjects.indexOf(subject);
-  const to = at + step;
-  if (at < 0 || to < 0 || to >= subjects.length) return cycle;
-  [subjects[at], subjects[to]] = [subjects[to], subjects[at]];
-  return withTheme(cycle, n, { subjects });
+  const { subjects } = nth(cycle.themes, n);
+  const after = stepped(subjects, subjects.indexOf(subject), step);
+  return after === subjects ? cycle : withTheme(cycle, n, { subjects: after });
 };
 
 /** The next week of a theme; none where the track has no classes. */

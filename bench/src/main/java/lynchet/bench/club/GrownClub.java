@@ -18,13 +18,13 @@ import lynchet.core.club.Club;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.Attendance;
-import lynchet.core.mat.Mark;
-import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.MarkBuilder;
+import lynchet.core.mat.PracticeEntryBuilder;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.Track;
-import lynchet.core.mat.TrainingClass;
-import lynchet.core.people.Promotion;
-import lynchet.core.people.Student;
+import lynchet.core.mat.TrainingClassBuilder;
+import lynchet.core.people.PromotionBuilder;
+import lynchet.core.people.StudentBuilder;
 import lynchet.core.rank.Ladder;
 import lynchet.core.round.Round;
 import lynchet.format.ClubArchive;
@@ -122,30 +122,18 @@ public final class GrownClub implements ClubArchive.Source {
     private void people(Consumer<Object> to) {
         for (int n = 0; n < students; n++) {
             Random random = new Random(n);
-            to.accept(new Student(
-                    student(n),
-                    "Member " + Integer.toString(n, 36) + " of " + (n % 17),
-                    null,
-                    String.valueOf(100_000 + n),
-                    today.minusYears(8 + random.nextInt(40)),
-                    today.minusWeeks(WEEKS),
-                    null,
-                    null,
-                    (double) (30 + random.nextInt(70)),
-                    today.minusWeeks(5),
-                    150,
-                    null,
-                    List.of(TRACKS.get(n % 4)),
-                    0,
-                    today.plusDays(random.nextInt(400)),
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null));
+            to.accept(StudentBuilder.builder()
+                    .id(student(n))
+                    .name("Member " + Integer.toString(n, 36) + " of " + (n % 17))
+                    .card(String.valueOf(100_000 + n))
+                    .born(today.minusYears(8 + random.nextInt(40)))
+                    .joined(today.minusWeeks(WEEKS))
+                    .weightKg((double) (30 + random.nextInt(70)))
+                    .weighed(today.minusWeeks(5))
+                    .heightCm(150)
+                    .tracks(List.of(TRACKS.get(n % 4)))
+                    .memberUntil(today.plusDays(random.nextInt(400)))
+                    .build());
         }
     }
 
@@ -153,23 +141,17 @@ public final class GrownClub implements ClubArchive.Source {
         for (int track = 0; track < 4; track++) {
             for (int slot = 0; slot < 5; slot++) {
                 for (int week = 0; week < WEEKS; week++) {
-                    to.accept(new TrainingClass(
-                            classId(week, track, slot),
-                            day(week, slot),
-                            LocalTime.of(18, 0),
-                            90,
-                            TRACKS.get(track),
-                            TRACKS.get(track) + "-" + slot,
-                            null,
-                            null,
-                            "head",
-                            "Mat",
-                            "Week " + week,
-                            null,
-                            false,
-                            false,
-                            null,
-                            0));
+                    to.accept(TrainingClassBuilder.builder()
+                            .id(classId(week, track, slot))
+                            .date(day(week, slot))
+                            .start(LocalTime.of(18, 0))
+                            .minutes(90)
+                            .track(TRACKS.get(track))
+                            .slot(TRACKS.get(track) + "-" + slot)
+                            .coach("head")
+                            .area("Mat")
+                            .theme("Week " + week)
+                            .build());
                 }
             }
         }
@@ -179,23 +161,17 @@ public final class GrownClub implements ClubArchive.Source {
         for (int n = 0; n < students; n++) {
             for (int i = 0; i <= n % 4; i++) {
                 LocalDate given = today.minusWeeks(WEEKS - 60L * i);
-                to.accept(new Promotion(
-                        "pr-%05d-%d".formatted(n, i),
-                        student(n),
-                        ladder.id(),
-                        i == 0 ? null : ladder.ranks().get(i - 1).id(),
-                        ladder.ranks().get(i).id(),
-                        0,
-                        given,
-                        i == 0,
-                        null,
-                        null,
-                        null,
-                        null,
-                        given.atTime(20, 0).toInstant(ZoneOffset.UTC),
-                        "head",
-                        null,
-                        null));
+                to.accept(PromotionBuilder.builder()
+                        .id("pr-%05d-%d".formatted(n, i))
+                        .student(student(n))
+                        .ladder(ladder.id())
+                        .from(i == 0 ? null : ladder.ranks().get(i - 1).id())
+                        .to(ladder.ranks().get(i).id())
+                        .date(given)
+                        .fromBefore(i == 0)
+                        .at(given.atTime(20, 0).toInstant(ZoneOffset.UTC))
+                        .by("head")
+                        .build());
             }
         }
     }
@@ -232,21 +208,14 @@ public final class GrownClub implements ClubArchive.Source {
             for (int track = 0; track < 4; track++) {
                 for (int slot = 0; slot < 5; slot++) {
                     for (int i = 0; i < 3; i++) {
-                        to.accept(new PracticeEntry(
-                                id("p", count++),
-                                classId(week, track, slot),
-                                null,
-                                null,
-                                technique(week, track, i).id(),
-                                null,
-                                null,
-                                8,
-                                false,
-                                null,
-                                null,
-                                at(week, slot, 50),
-                                "head",
-                                false));
+                        to.accept(PracticeEntryBuilder.builder()
+                                .id(id("p", count++))
+                                .classId(classId(week, track, slot))
+                                .technique(technique(week, track, i).id())
+                                .reps(8)
+                                .at(at(week, slot, 50))
+                                .by("head")
+                                .build());
                     }
                 }
             }
@@ -259,20 +228,20 @@ public final class GrownClub implements ClubArchive.Source {
                 int week = i * WEEKS / MARKS;
                 Technique technique = technique(week, n % 4, i % 3);
                 boolean passed = (n + i) % 5 != 0;
-                to.accept(new Mark(
-                        id("m", (long) n * MARKS + i),
-                        student(n),
-                        technique.id(),
-                        null,
-                        null,
-                        null,
-                        Standard.values()[2 + (n + i) % 3],
-                        passed,
-                        passed ? null : List.of(technique.faults().get(0).id()),
-                        classId(week, n % 4, n % 5),
-                        at(week, n % 5, 55),
-                        "head",
-                        null));
+                to.accept(MarkBuilder.builder()
+                        .id(id("m", (long) n * MARKS + i))
+                        .student(student(n))
+                        .subject(technique.id())
+                        .standard(Standard.values()[2 + (n + i) % 3])
+                        .passed(passed)
+                        .faults(
+                                passed
+                                        ? null
+                                        : List.of(technique.faults().get(0).id()))
+                        .classId(classId(week, n % 4, n % 5))
+                        .at(at(week, n % 5, 55))
+                        .by("head")
+                        .build());
             }
         }
     }

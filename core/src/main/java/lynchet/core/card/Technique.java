@@ -1,5 +1,6 @@
 package lynchet.core.card;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
@@ -21,6 +22,8 @@ import org.jspecify.annotations.Nullable;
  * @param learn 1 to 5, how hard it is to pick up
  * @param master 1 to 5, how hard it is to make it work live
  */
+@RecordBuilder
+@RecordBuilder.Options(inheritComponentAnnotations = false)
 public record Technique(
         String id,
         String name,
@@ -90,29 +93,30 @@ public record Technique(
             List<Fault> seen,
             List<Version> ways,
             boolean isRetired) {
-        return new Technique(
-                id,
-                name,
-                aliases,
-                family,
-                group,
-                jacket,
-                sided,
-                directions,
-                summary,
-                steps,
-                signs,
-                seen,
-                ways,
-                houseVersion,
-                before,
-                falls,
-                carries,
-                hazards,
-                soloForm,
-                tags,
-                learn,
-                master,
-                isRetired);
+        return TechniqueBuilder.builder()
+                .id(id)
+                .name(name)
+                .aliases(aliases)
+                .family(family)
+                .group(group)
+                .jacket(jacket)
+                .sided(sided)
+                .directions(directions)
+                .summary(summary)
+                .steps(steps)
+                .signs(signs)
+                .faults(seen)
+                .versions(ways)
+                .houseVersion(houseVersion)
+                .prerequisites(before)
+                .receiverFalls(falls)
+                .carriesOverTo(carries)
+                .hazards(hazards)
+                .soloForm(soloForm)
+                .tags(tags)
+                .learn(learn)
+                .master(master)
+                .retired(isRetired)
+                .build();
     }
 }

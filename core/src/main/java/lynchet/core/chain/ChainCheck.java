@@ -98,14 +98,7 @@ public final class ChainCheck {
         depth = Math.max(depth, deep);
         Optional<Link> known = map.link(step.link());
         if (known.isEmpty()) {
-            find(
-                    ChainFinding.Code.UNKNOWN_LINK,
-                    3,
-                    label,
-                    step.link(),
-                    null,
-                    0,
-                    "Step " + label + ": there is no such link.");
+            find(ChainFinding.Code.UNKNOWN_LINK, 3, label, step.link(), "Step " + label + ": there is no such link.");
             return Ends.NONE;
         }
         Link link = known.get();
@@ -123,8 +116,6 @@ public final class ChainCheck {
                     2,
                     label,
                     link.id(),
-                    null,
-                    0,
                     "Step " + label + ": " + technique.name() + " from " + positionName(link.from()) + " is retired.");
         }
         if (firstTime) {
@@ -282,8 +273,6 @@ public final class ChainCheck {
                     3,
                     label,
                     link.id(),
-                    null,
-                    0,
                     "Step " + label + ": " + technique.name() + " starts at " + positionName(link.from())
                             + ", but here you are at " + positionName(expected) + ".");
         } else if (link.answersReaction() && (through == null || !link.when().equals(through.id()))) {
@@ -309,8 +298,6 @@ public final class ChainCheck {
                     2,
                     label,
                     link.id(),
-                    null,
-                    0,
                     "Step " + label + ": " + technique.name() + " is not allowed under " + ruleset.name() + ".");
         }
     }
@@ -319,7 +306,7 @@ public final class ChainCheck {
     private void cautions(Link link, Technique technique, String label) {
         for (Caution caution : Cautions.of(technique, map)) {
             if (caution.level() != Caution.Level.CAUTION || !caution.code().equals("TAP")) {
-                find(ChainFinding.Code.CAUTION, 1, label, link.id(), null, 0, technique.name() + ": " + caution.text());
+                find(ChainFinding.Code.CAUTION, 1, label, link.id(), technique.name() + ": " + caution.text());
             }
         }
     }
@@ -357,14 +344,7 @@ public final class ChainCheck {
 
     private void wholeChain() {
         if (jacket && noJacket) {
-            find(
-                    ChainFinding.Code.JACKET_MIX,
-                    2,
-                    "",
-                    null,
-                    null,
-                    0,
-                    "It mixes techniques with and without the jacket.");
+            find(ChainFinding.Code.JACKET_MIX, 2, "", null, "It mixes techniques with and without the jacket.");
         }
         Set<String> missing = new TreeSet<>();
         for (String id : techniques) {
@@ -377,8 +357,6 @@ public final class ChainCheck {
                     1,
                     "",
                     null,
-                    null,
-                    0,
                     map.technique(id).orElseThrow().name() + " comes first and is not part of the chain.");
         }
     }
@@ -387,6 +365,10 @@ public final class ChainCheck {
         return Link.TAP.equals(id)
                 ? "the tap"
                 : map.position(id).map(Position::name).orElse(id);
+    }
+
+    private void find(ChainFinding.Code code, int severity, String step, String link, String text) {
+        find(code, severity, step, link, null, 0, text);
     }
 
     private void find(

@@ -3,18 +3,13 @@ package lynchet.core.club;
 import static lynchet.core.club.References.block;
 import static lynchet.core.club.References.each;
 import static lynchet.core.club.References.of;
-import static lynchet.core.club.References.step;
 import static lynchet.core.club.Target.CHAIN;
 import static lynchet.core.club.Target.CLASS;
-import static lynchet.core.club.Target.FAULT;
 import static lynchet.core.club.Target.GRADING;
-import static lynchet.core.club.Target.LADDER;
 import static lynchet.core.club.Target.LINK;
 import static lynchet.core.club.Target.MARK;
 import static lynchet.core.club.Target.POSITION;
 import static lynchet.core.club.Target.PROMOTION;
-import static lynchet.core.club.Target.RANK;
-import static lynchet.core.club.Target.RANK_OF_LADDER;
 import static lynchet.core.club.Target.REACTION;
 import static lynchet.core.club.Target.RULESET;
 import static lynchet.core.club.Target.SLOT;
@@ -23,7 +18,6 @@ import static lynchet.core.club.Target.SUBJECT;
 import static lynchet.core.club.Target.TECHNIQUE;
 import static lynchet.core.club.Target.TERM;
 import static lynchet.core.club.Target.TRACK;
-import static lynchet.core.club.Target.VERSION;
 
 import java.util.List;
 import java.util.stream.Stream;
@@ -110,12 +104,7 @@ public final class Parts {
                 to.offer(CHAIN, chain.id());
                 to.offer(SUBJECT, chain.id());
             })
-            .pointingAt((chain, to) -> {
-                to.refer("CHAIN_START", "start", POSITION, chain.start());
-                if (chain.first() != null) {
-                    step(chain.first(), "first", to);
-                }
-            })
+            .pointingAt(References::chain)
             .called(Chain::name)
             .ofCoaches()
             .withHistory();
@@ -162,18 +151,7 @@ public final class Parts {
             .knownBy((plan, names) -> names.of(TRACK, plan.track()))
             .spokenOf("the plan of %s", "a plan")
             .ofCoaches()
-            .pointingAt((plan, to) -> {
-                to.refer("PLAN_TERM", "term", TERM, plan.term());
-                to.refer("PLAN_TRACK", "track", TRACK, plan.track());
-                each(plan.goals(), "goals", (goal, at) -> {
-                    to.refer("PLAN_TECHNIQUE", at + "/technique", TECHNIQUE, goal.technique());
-                    to.refer("PLAN_CHAIN", at + "/chain", CHAIN, goal.chain());
-                });
-                each(plan.placed(), "placed", (one, at) -> {
-                    to.refer("PLAN_GOAL", at + "/goal", SUBJECT, one.goal());
-                    to.refer("PLAN_SLOT", at + "/slot", SLOT, one.slot());
-                });
-            })
+            .pointingAt(References::plan)
             .noTwo(new Part.Unique<>(
                     "PLAN_TWICE",
                     "track",
@@ -185,16 +163,7 @@ public final class Parts {
             .knownBy((cycle, names) -> names.of(TRACK, cycle.track()))
             .spokenOf("the theme weeks of %s", "theme weeks")
             .ofCoaches()
-            .pointingAt((cycle, to) -> {
-                to.refer("CYCLE_TRACK", "track", TRACK, cycle.track());
-                each(
-                        cycle.themes(),
-                        "themes",
-                        (theme, in) -> each(
-                                theme.subjects(),
-                                in + "/subjects",
-                                (id, at) -> to.refer("CYCLE_SUBJECT", at, SUBJECT, id)));
-            })
+            .pointingAt(References::cycle)
             .noTwo(new Part.Unique<>(
                     "CYCLE_TWICE",
                     "track",
@@ -217,11 +186,7 @@ public final class Parts {
 
     public static final Part<Student> PEOPLE = Part.record("people", "student", Student.class, Student::id)
             .offering((student, to) -> to.offer(STUDENT, student.id()))
-            .pointingAt((student, to) -> {
-                each(student.tracks(), "tracks", (id, at) -> to.refer("STUDENT_TRACK", at, TRACK, id));
-                each(student.keepApart(), "keepApart", (id, at) -> to.refer("KEEP_APART", at, STUDENT, id));
-                each(student.prefers(), "prefers", (id, at) -> to.refer("PREFERS", at, STUDENT, id));
-            })
+            .pointingAt(References::mates)
             .noTwo(new Part.Unique<>(
                     "CARD_UNIQUE",
                     "card",
@@ -243,34 +208,18 @@ public final class Parts {
 
     public static final Part<Grading> GRADINGS = Part.record("gradings", "grading", Grading.class, Grading::id)
             .offering((grading, to) -> to.offer(GRADING, grading.id()))
-            .pointingAt((grading, to) -> {
-                to.refer("GRADING_LADDER", "ladder", LADDER, grading.ladder());
-                each(grading.candidates(), "candidates", (candidate, at) -> {
-                    to.refer("RECORD_STUDENT", at + "/student", STUDENT, candidate.student());
-                    to.refer("CANDIDATE_RANK", at + "/rank", RANK_OF_LADDER, grading.ladder() + "/" + candidate.rank());
-                });
-            });
+            .pointingAt(References::grading);
 
     public static final Part<Promotion> PROMOTIONS = Part.record(
                     "promotions", "promotion", Promotion.class, Promotion::id)
-            .pointingAt((given, to) -> {
-                to.refer("RECORD_STUDENT", "student", STUDENT, given.student());
-                to.refer("PROMOTION_LADDER", "ladder", LADDER, given.ladder());
-                to.refer("PROMOTION_RANK", "from", RANK_OF_LADDER, of(given.ladder(), given.from()));
-                to.refer("PROMOTION_RANK", "to", RANK_OF_LADDER, of(given.ladder(), given.to()));
-                to.refer("PROMOTION_GRADING", "grading", GRADING, given.grading());
-                to.refer("PROMOTION_CORRECTS", "corrects", PROMOTION, of(given.student(), given.corrects()));
-            })
+            .pointingAt(References::promotion)
             .offering((given, to) -> to.offer(PROMOTION, of(given.student(), given.id())))
             .knownBy((one, names) -> names.of(STUDENT, one.student()))
             .spokenOf("a promotion of %s", "a promotion");
 
     public static final Part<Attendance> ATTENDANCE = Part.record(
                     "attendance", "attendance", Attendance.class, Attendance::id)
-            .pointingAt((there, to) -> {
-                to.refer("RECORD_STUDENT", "student", STUDENT, there.student());
-                to.refer("RECORD_CLASS", "classId", CLASS, there.classId());
-            })
+            .pointingAt(References::attendance)
             .noTwo(new Part.Unique<>(
                     "ATTENDANCE_ONCE",
                     "student",
@@ -282,13 +231,7 @@ public final class Parts {
 
     public static final Part<PracticeEntry> PRACTICE = Part.record(
                     "practice", "practice", PracticeEntry.class, PracticeEntry::id)
-            .pointingAt((entry, to) -> {
-                to.refer("RECORD_STUDENT", "student", STUDENT, entry.student());
-                to.refer("RECORD_CLASS", "classId", CLASS, entry.classId());
-                to.refer("RECORD_SUBJECT", "technique", TECHNIQUE, entry.technique());
-                to.refer("RECORD_SUBJECT", "chain", CHAIN, entry.chain());
-                each(entry.except(), "except", (id, at) -> to.refer("RECORD_STUDENT", at, STUDENT, id));
-            })
+            .pointingAt(References::practice)
             .knownBy((one, names) -> names.of(STUDENT, one.student()))
             .spokenOf("what %s drilled", "what a class drilled")
             .undone()
@@ -296,14 +239,7 @@ public final class Parts {
 
     public static final Part<Mark> MARKS = Part.record("marks", "mark", Mark.class, Mark::id)
             .offering((mark, to) -> to.offer(MARK, of(mark.student(), mark.id())))
-            .pointingAt((mark, to) -> {
-                to.refer("RECORD_STUDENT", "student", STUDENT, mark.student());
-                to.refer("RECORD_CLASS", "classId", CLASS, mark.classId());
-                to.refer("RECORD_SUBJECT", "subject", SUBJECT, mark.subject());
-                to.refer("MARK_VERSION", "version", VERSION, of(mark.subject(), mark.version()));
-                each(mark.faults(), "faults", (id, at) -> to.refer("MARK_FAULT", at, FAULT, of(mark.subject(), id)));
-                to.refer("MARK_WITHDRAWS", "withdraws", MARK, of(mark.student(), mark.withdraws()));
-            })
+            .pointingAt(References::mark)
             .knownBy((one, names) -> names.of(STUDENT, one.student()))
             .spokenOf("a mark of %s", "a mark")
             .undone()
@@ -315,23 +251,14 @@ public final class Parts {
 
     public static final Part<IgnoredGap> IGNORED_GAPS = Part.record(
                     "ignoredGaps", "gap", IgnoredGap.class, IgnoredGap::id)
-            .pointingAt((gap, to) -> {
-                to.refer("GAP_RANK", "rank", RANK, gap.rank());
-                to.refer("RECORD_STUDENT", "student", STUDENT, gap.student());
-                to.refer("GAP_POSITION", "position", POSITION, gap.position());
-                to.refer("GAP_TECHNIQUE", "technique", TECHNIQUE, gap.technique());
-                to.refer("GAP_REACTION", "reaction", REACTION, gap.reaction());
-            })
+            .pointingAt(References::gap)
             .knownBy((gap, names) -> names.of(POSITION, gap.position()))
             .spokenOf("the gap at %s", "a gap")
             .undone()
             .goesWithItsPerson();
 
     public static final Part<Ask> ASKS = Part.record("asks", "ask", Ask.class, Ask::id)
-            .pointingAt((ask, to) -> {
-                to.refer("RECORD_STUDENT", "student", STUDENT, ask.student());
-                to.refer("RECORD_SUBJECT", "subject", SUBJECT, ask.subject());
-            })
+            .pointingAt(References::ask)
             .knownBy((ask, names) ->
                     ask.words() == null || ask.words().isBlank() ? names.of(STUDENT, ask.student()) : ask.words())
             .spokenOf("what was asked: %s", "what was asked")
@@ -339,18 +266,11 @@ public final class Parts {
             .ofCoaches()
             .goesWithItsPerson();
 
-    public static final Part<Incident> INCIDENTS = Part.record("incidents", "incident", Incident.class, Incident::id)
-            .pointingAt((incident, to) -> {
-                to.refer("RECORD_STUDENT", "student", STUDENT, incident.student());
-                to.refer("RECORD_STUDENT", "partner", STUDENT, incident.partner());
-                to.refer("RECORD_CLASS", "classId", CLASS, incident.classId());
-            });
+    public static final Part<Incident> INCIDENTS =
+            Part.record("incidents", "incident", Incident.class, Incident::id).pointingAt(References::incident);
 
     public static final Part<Credit> CREDITS = Part.record("credits", "credit", Credit.class, Credit::id)
-            .pointingAt((credit, to) -> {
-                to.refer("RECORD_STUDENT", "student", STUDENT, credit.student());
-                to.refer("RECORD_SUBJECT", "subject", SUBJECT, credit.subject());
-            })
+            .pointingAt(References::credit)
             .knownBy((one, names) -> names.of(STUDENT, one.student()))
             .spokenOf("work alone of %s", "work alone")
             .undone()
@@ -358,11 +278,7 @@ public final class Parts {
 
     /** What was asked on the day is kept as it stood; it points at nothing that it would keep from being changed. */
     public static final Part<Brought> BROUGHT = Part.record("brought", "brought", Brought.class, Brought::id)
-            .pointingAt((brought, to) -> {
-                to.refer("RECORD_STUDENT", "student", STUDENT, brought.student());
-                to.refer("PROMOTION_LADDER", "ladder", LADDER, brought.ladder());
-                to.refer("PROMOTION_RANK", "below", RANK_OF_LADDER, of(brought.ladder(), brought.below()));
-            })
+            .pointingAt(References::brought)
             .noTwo(new Part.Unique<>(
                     "BROUGHT_TWICE",
                     "ladder",
@@ -377,11 +293,7 @@ public final class Parts {
 
     public static final Part<SyllabusMove> SYLLABUS_MOVES = Part.record(
                     "syllabusMoves", "syllabusMove", SyllabusMove.class, SyllabusMove::id)
-            .pointingAt((move, to) -> {
-                to.refer("RECORD_STUDENT", "student", STUDENT, move.student());
-                to.refer("PROMOTION_LADDER", "ladder", LADDER, move.ladder());
-                to.refer("PROMOTION_RANK", "rank", RANK_OF_LADDER, of(move.ladder(), move.rank()));
-            })
+            .pointingAt(References::move)
             .noTwo(new Part.Unique<>(
                     "MOVED_TWICE",
                     "ladder",
@@ -395,11 +307,7 @@ public final class Parts {
 
     public static final Part<Nomination> NOMINATIONS = Part.record(
                     "nominations", "nomination", Nomination.class, Nomination::id)
-            .pointingAt((nomination, to) -> {
-                to.refer("RECORD_STUDENT", "student", STUDENT, nomination.student());
-                to.refer("PROMOTION_LADDER", "ladder", LADDER, nomination.ladder());
-                to.refer("PROMOTION_RANK", "rank", RANK_OF_LADDER, of(nomination.ladder(), nomination.rank()));
-            })
+            .pointingAt(References::nomination)
             .knownBy((one, names) -> names.of(STUDENT, one.student()))
             .spokenOf("a nomination of %s", "a nomination")
             .goesWithItsPerson();
@@ -412,26 +320,13 @@ public final class Parts {
     public static final Part<Belt> BELTS = Part.record("belts", "belt", Belt.class, Belt::id);
 
     public static final Part<Tally> TALLIES = Part.record("tallies", "tally", Tally.class, Tally::id)
-            .pointingAt((tally, to) -> {
-                to.refer("RECORD_CLASS", "classId", CLASS, tally.classId());
-                to.refer("RECORD_SUBJECT", "technique", TECHNIQUE, tally.technique());
-                to.refer("MARK_FAULT", "fault", FAULT, of(tally.technique(), tally.fault()));
-            })
+            .pointingAt(References::tally)
             .spokenOf("%s", "a fault of the room")
             .undone()
             .ofCoaches();
 
-    public static final Part<Pairing> PAIRINGS = Part.record("pairings", "pairing", Pairing.class, Pairing::id)
-            .pointingAt((pairing, to) -> {
-                to.refer("RECORD_CLASS", "classId", CLASS, pairing.classId());
-                each(
-                        pairing.groups(),
-                        "groups",
-                        (group, at) -> each(
-                                group.people(),
-                                at + "/people",
-                                (id, where) -> to.refer("RECORD_STUDENT", where, STUDENT, id)));
-            });
+    public static final Part<Pairing> PAIRINGS =
+            Part.record("pairings", "pairing", Pairing.class, Pairing::id).pointingAt(References::pairing);
 
     public static final Part<Start> STARTS = Part.record("starts", "start", Start.class, Start::id)
             .pointingAt((start, to) -> {

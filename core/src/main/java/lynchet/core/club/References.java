@@ -3,9 +3,12 @@ package lynchet.core.club;
 import static lynchet.core.club.Target.CHAIN;
 import static lynchet.core.club.Target.CLASS;
 import static lynchet.core.club.Target.FAULT;
+import static lynchet.core.club.Target.GRADING;
 import static lynchet.core.club.Target.LADDER;
 import static lynchet.core.club.Target.LINK;
+import static lynchet.core.club.Target.MARK;
 import static lynchet.core.club.Target.POSITION;
+import static lynchet.core.club.Target.PROMOTION;
 import static lynchet.core.club.Target.RANK;
 import static lynchet.core.club.Target.RANK_OF_LADDER;
 import static lynchet.core.club.Target.REACTION;
@@ -22,14 +25,32 @@ import java.util.List;
 import java.util.stream.Stream;
 import lynchet.core.card.Fault;
 import lynchet.core.card.Technique;
+import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainStep;
+import lynchet.core.grading.Grading;
+import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.Credit;
+import lynchet.core.mat.Mark;
+import lynchet.core.mat.Pairing;
+import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.Tally;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.people.Ask;
+import lynchet.core.people.Brought;
+import lynchet.core.people.Promotion;
+import lynchet.core.people.Student;
+import lynchet.core.people.SyllabusMove;
+import lynchet.core.promote.Nomination;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusGroup;
 import lynchet.core.round.Round;
+import lynchet.core.safety.Incident;
+import lynchet.core.term.TermPlan;
+import lynchet.core.term.cycle.ThemeCycle;
+import lynchet.core.walk.IgnoredGap;
 
 /** What the larger things of a club offer, and what they point at. */
 final class References {
@@ -144,5 +165,136 @@ final class References {
             to.refer("ROUND_POSITION", at + "/position", POSITION, event.position());
             to.refer("ROUND_REACTION", at + "/reaction", REACTION, event.reaction());
         });
+    }
+
+    static void plan(TermPlan plan, Part.Referring to) {
+        to.refer("PLAN_TERM", "term", TERM, plan.term());
+        to.refer("PLAN_TRACK", "track", TRACK, plan.track());
+        each(plan.goals(), "goals", (goal, at) -> {
+            to.refer("PLAN_TECHNIQUE", at + "/technique", TECHNIQUE, goal.technique());
+            to.refer("PLAN_CHAIN", at + "/chain", CHAIN, goal.chain());
+        });
+        each(plan.placed(), "placed", (one, at) -> {
+            to.refer("PLAN_GOAL", at + "/goal", SUBJECT, one.goal());
+            to.refer("PLAN_SLOT", at + "/slot", SLOT, one.slot());
+        });
+    }
+
+    static void cycle(ThemeCycle cycle, Part.Referring to) {
+        to.refer("CYCLE_TRACK", "track", TRACK, cycle.track());
+        each(
+                cycle.themes(),
+                "themes",
+                (theme, in) -> each(
+                        theme.subjects(), in + "/subjects", (id, at) -> to.refer("CYCLE_SUBJECT", at, SUBJECT, id)));
+    }
+
+    static void mates(Student student, Part.Referring to) {
+        each(student.tracks(), "tracks", (id, at) -> to.refer("STUDENT_TRACK", at, TRACK, id));
+        each(student.keepApart(), "keepApart", (id, at) -> to.refer("KEEP_APART", at, STUDENT, id));
+        each(student.prefers(), "prefers", (id, at) -> to.refer("PREFERS", at, STUDENT, id));
+    }
+
+    static void grading(Grading grading, Part.Referring to) {
+        to.refer("GRADING_LADDER", "ladder", LADDER, grading.ladder());
+        each(grading.candidates(), "candidates", (candidate, at) -> {
+            to.refer("RECORD_STUDENT", at + "/student", STUDENT, candidate.student());
+            to.refer("CANDIDATE_RANK", at + "/rank", RANK_OF_LADDER, grading.ladder() + "/" + candidate.rank());
+        });
+    }
+
+    static void promotion(Promotion given, Part.Referring to) {
+        to.refer("RECORD_STUDENT", "student", STUDENT, given.student());
+        to.refer("PROMOTION_LADDER", "ladder", LADDER, given.ladder());
+        to.refer("PROMOTION_RANK", "from", RANK_OF_LADDER, of(given.ladder(), given.from()));
+        to.refer("PROMOTION_RANK", "to", RANK_OF_LADDER, of(given.ladder(), given.to()));
+        to.refer("PROMOTION_GRADING", "grading", GRADING, given.grading());
+        to.refer("PROMOTION_CORRECTS", "corrects", PROMOTION, of(given.student(), given.corrects()));
+    }
+
+    static void practice(PracticeEntry entry, Part.Referring to) {
+        to.refer("RECORD_STUDENT", "student", STUDENT, entry.student());
+        to.refer("RECORD_CLASS", "classId", CLASS, entry.classId());
+        to.refer("RECORD_SUBJECT", "technique", TECHNIQUE, entry.technique());
+        to.refer("RECORD_SUBJECT", "chain", CHAIN, entry.chain());
+        each(entry.except(), "except", (id, at) -> to.refer("RECORD_STUDENT", at, STUDENT, id));
+    }
+
+    static void mark(Mark mark, Part.Referring to) {
+        to.refer("RECORD_STUDENT", "student", STUDENT, mark.student());
+        to.refer("RECORD_CLASS", "classId", CLASS, mark.classId());
+        to.refer("RECORD_SUBJECT", "subject", SUBJECT, mark.subject());
+        to.refer("MARK_VERSION", "version", VERSION, of(mark.subject(), mark.version()));
+        each(mark.faults(), "faults", (id, at) -> to.refer("MARK_FAULT", at, FAULT, of(mark.subject(), id)));
+        to.refer("MARK_WITHDRAWS", "withdraws", MARK, of(mark.student(), mark.withdraws()));
+    }
+
+    static void gap(IgnoredGap gap, Part.Referring to) {
+        to.refer("GAP_RANK", "rank", RANK, gap.rank());
+        to.refer("RECORD_STUDENT", "student", STUDENT, gap.student());
+        to.refer("GAP_POSITION", "position", POSITION, gap.position());
+        to.refer("GAP_TECHNIQUE", "technique", TECHNIQUE, gap.technique());
+        to.refer("GAP_REACTION", "reaction", REACTION, gap.reaction());
+    }
+
+    static void pairing(Pairing pairing, Part.Referring to) {
+        to.refer("RECORD_CLASS", "classId", CLASS, pairing.classId());
+        each(
+                pairing.groups(),
+                "groups",
+                (group, at) -> each(
+                        group.people(), at + "/people", (id, where) -> to.refer("RECORD_STUDENT", where, STUDENT, id)));
+    }
+
+    static void incident(Incident incident, Part.Referring to) {
+        to.refer("RECORD_STUDENT", "student", STUDENT, incident.student());
+        to.refer("RECORD_STUDENT", "partner", STUDENT, incident.partner());
+        to.refer("RECORD_CLASS", "classId", CLASS, incident.classId());
+    }
+
+    static void chain(Chain chain, Part.Referring to) {
+        to.refer("CHAIN_START", "start", POSITION, chain.start());
+        if (chain.first() != null) {
+            step(chain.first(), "first", to);
+        }
+    }
+
+    static void ask(Ask ask, Part.Referring to) {
+        to.refer("RECORD_STUDENT", "student", STUDENT, ask.student());
+        to.refer("RECORD_SUBJECT", "subject", SUBJECT, ask.subject());
+    }
+
+    static void credit(Credit credit, Part.Referring to) {
+        to.refer("RECORD_STUDENT", "student", STUDENT, credit.student());
+        to.refer("RECORD_SUBJECT", "subject", SUBJECT, credit.subject());
+    }
+
+    static void brought(Brought brought, Part.Referring to) {
+        to.refer("RECORD_STUDENT", "student", STUDENT, brought.student());
+        to.refer("PROMOTION_LADDER", "ladder", LADDER, brought.ladder());
+        to.refer("PROMOTION_RANK", "below", RANK_OF_LADDER, of(brought.ladder(), brought.below()));
+    }
+
+    static void move(SyllabusMove move, Part.Referring to) {
+        to.refer("RECORD_STUDENT", "student", STUDENT, move.student());
+        to.refer("PROMOTION_LADDER", "ladder", LADDER, move.ladder());
+        to.refer("PROMOTION_RANK", "rank", RANK_OF_LADDER, of(move.ladder(), move.rank()));
+    }
+
+    static void nomination(Nomination nomination, Part.Referring to) {
+        to.refer("RECORD_STUDENT", "student", STUDENT, nomination.student());
+        to.refer("PROMOTION_LADDER", "ladder", LADDER, nomination.ladder());
+        to.refer("PROMOTION_RANK", "rank", RANK_OF_LADDER, of(nomination.ladder(), nomination.rank()));
+    }
+
+    static void tally(Tally tally, Part.Referring to) {
+        to.refer("RECORD_CLASS", "classId", CLASS, tally.classId());
+        to.refer("RECORD_SUBJECT", "technique", TECHNIQUE, tally.technique());
+        to.refer("MARK_FAULT", "fault", FAULT, of(tally.technique(), tally.fault()));
+    }
+
+    static void attendance(Attendance there, Part.Referring to) {
+        to.refer("RECORD_STUDENT", "student", STUDENT, there.student());
+        to.refer("RECORD_CLASS", "classId", CLASS, there.classId());
     }
 }

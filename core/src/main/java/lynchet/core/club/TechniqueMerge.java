@@ -16,6 +16,7 @@ import lynchet.core.card.Fault;
 import lynchet.core.card.Jacket;
 import lynchet.core.card.Need;
 import lynchet.core.card.Technique;
+import lynchet.core.card.TechniqueBuilder;
 import lynchet.core.card.Version;
 import lynchet.core.chain.Chain;
 import lynchet.core.chain.ChainStep;
@@ -179,30 +180,30 @@ public final class TechniqueMerge {
                 .forEach(alias -> names.putIfAbsent(alias.text().toLowerCase(Locale.ROOT), alias));
         Set<lynchet.core.card.Hazard> hazards = new TreeSet<>(kept.hazards());
         hazards.addAll(gone.hazards());
-        return new Technique(
-                kept.id(),
-                kept.name(),
-                List.copyOf(names.values()),
-                kept.family(),
-                kept.group() == null ? gone.group() : kept.group(),
-                kept.jacket() == gone.jacket() ? kept.jacket() : Jacket.EITHER,
-                kept.sided(),
-                kept.directions().isEmpty() ? gone.directions() : kept.directions(),
-                kept.summary().isEmpty() ? gone.summary() : kept.summary(),
-                kept.steps().isEmpty() ? gone.steps() : kept.steps(),
-                both(kept.signs(), gone.signs()),
-                allFaults,
-                allVersions,
-                kept.houseVersion() == null ? versions.get(gone.houseVersion()) : kept.houseVersion(),
-                both(kept.prerequisites(), gone.prerequisites()),
-                both(kept.receiverFalls(), gone.receiverFalls()),
-                both(kept.carriesOverTo(), gone.carriesOverTo()),
-                hazards,
-                kept.soloForm() == null ? gone.soloForm() : kept.soloForm(),
-                both(kept.tags(), gone.tags()),
-                kept.learn(),
-                kept.master(),
-                false);
+        return TechniqueBuilder.builder()
+                .id(kept.id())
+                .name(kept.name())
+                .aliases(List.copyOf(names.values()))
+                .family(kept.family())
+                .group(kept.group() == null ? gone.group() : kept.group())
+                .jacket(kept.jacket() == gone.jacket() ? kept.jacket() : Jacket.EITHER)
+                .sided(kept.sided())
+                .directions(kept.directions().isEmpty() ? gone.directions() : kept.directions())
+                .summary(kept.summary().isEmpty() ? gone.summary() : kept.summary())
+                .steps(kept.steps().isEmpty() ? gone.steps() : kept.steps())
+                .signs(both(kept.signs(), gone.signs()))
+                .faults(allFaults)
+                .versions(allVersions)
+                .houseVersion(kept.houseVersion() == null ? versions.get(gone.houseVersion()) : kept.houseVersion())
+                .prerequisites(both(kept.prerequisites(), gone.prerequisites()))
+                .receiverFalls(both(kept.receiverFalls(), gone.receiverFalls()))
+                .carriesOverTo(both(kept.carriesOverTo(), gone.carriesOverTo()))
+                .hazards(hazards)
+                .soloForm(kept.soloForm() == null ? gone.soloForm() : kept.soloForm())
+                .tags(both(kept.tags(), gone.tags()))
+                .learn(kept.learn())
+                .master(kept.master())
+                .build();
     }
 
     private static <T> List<T> both(List<T> a, List<T> b) {

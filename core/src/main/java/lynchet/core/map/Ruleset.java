@@ -1,5 +1,6 @@
 package lynchet.core.map;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import lynchet.core.card.Family;
 import lynchet.core.card.Hazard;
@@ -22,6 +23,8 @@ import org.jspecify.annotations.Nullable;
  * @param landings where somebody brought down from the feet has to land; null: a throw pays wherever it lands, as in
  *     files before format 3
  */
+@RecordBuilder
+@RecordBuilder.Options(inheritComponentAnnotations = false)
 public record Ruleset(
         String id,
         String name,
@@ -257,32 +260,11 @@ public record Ruleset(
 
     /** The same rules under another id and name. */
     public Ruleset called(String otherId, String otherName) {
-        return with(otherId, otherName, illegalTechniques);
+        return RulesetBuilder.builder(this).id(otherId).name(otherName).build();
     }
 
     /** The same ruleset forbidding other techniques. */
     public Ruleset forbidding(List<String> techniques) {
-        return with(id, name, techniques);
-    }
-
-    private Ruleset with(String otherId, String otherName, List<String> techniques) {
-        return new Ruleset(
-                otherId,
-                otherName,
-                jacket,
-                techniques,
-                illegalHazards,
-                entries,
-                points,
-                fullThrowEnds,
-                fullThrowPoints,
-                pins,
-                penalties,
-                minutes,
-                note,
-                noLegGrabs,
-                halfThrowPoints,
-                reached,
-                landings);
+        return RulesetBuilder.builder(this).illegalTechniques(techniques).build();
     }
 }

@@ -359,58 +359,20 @@ public final class WellFormed {
         places.forEach(place -> position(rule, i, "rulesets", field, ruleset.id(), place));
     }
 
-    /** Depth-first with three colours; a grey technique met again closes a cycle. */
     private void prerequisitesFormNoCycle() {
-        Map<String, Boolean> done = new HashMap<>();
-        for (int i = 0; i < data.techniques().size(); i++) {
-            List<String> cycle = cycleFrom(data.techniques().get(i).id(), done, new ArrayList<>());
-            if (cycle != null) {
-                String id = data.techniques().get(i).id();
-                breach(
-                        "PREREQUISITE_CYCLE",
-                        "techniques",
-                        i,
-                        "prerequisites",
-                        id,
-                        "prerequisites go round in a circle: "
-                                + String.join(
-                                        " needs ",
-                                        cycle.stream().map(names::technique).toList()));
-                return;
-            }
-        }
-    }
-
-    private List<String> cycleFrom(String start, Map<String, Boolean> done, List<String> path) {
-        record Frame(String id, java.util.Iterator<String> rest) {}
-        java.util.ArrayDeque<Frame> stack = new java.util.ArrayDeque<>();
-        if (done.containsKey(start)) {
-            return null;
-        }
-        done.put(start, false);
-        path.add(start);
-        stack.push(new Frame(start, techniques.get(start).prerequisites().iterator()));
-        while (!stack.isEmpty()) {
-            Frame frame = stack.peek();
-            if (!frame.rest().hasNext()) {
-                stack.pop();
-                path.remove(path.size() - 1);
-                done.put(frame.id(), true);
-                continue;
-            }
-            String next = frame.rest().next();
-            if (!techniques.containsKey(next) || Boolean.TRUE.equals(done.get(next))) {
-                continue;
-            }
-            if (done.containsKey(next)) {
-                path.add(next);
-                return path.subList(path.indexOf(next), path.size());
-            }
-            done.put(next, false);
-            path.add(next);
-            stack.push(new Frame(next, techniques.get(next).prerequisites().iterator()));
-        }
-        return null;
+        Prerequisites.circle(data.techniques(), techniques).ifPresent(circle -> {
+            List<String> ids = data.techniques().stream().map(Technique::id).toList();
+            breach(
+                    "PREREQUISITE_CYCLE",
+                    "techniques",
+                    ids.indexOf(circle.from()),
+                    "prerequisites",
+                    circle.from(),
+                    "prerequisites go round in a circle: "
+                            + String.join(
+                                    " needs ",
+                                    circle.ids().stream().map(names::technique).toList()));
+        });
     }
 
     private void position(String rule, int i, String part, String field, String id, String position) {

@@ -1,5 +1,6 @@
 package lynchet.core.mat;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Say;
 import lynchet.core.rule.Usual;
@@ -20,6 +21,8 @@ import org.jspecify.annotations.Nullable;
  * @param work seconds of one round, 0 to 3600; 0: the block is one
  * @param rest seconds between two rounds, 0 to 600
  */
+@RecordBuilder
+@RecordBuilder.Options(inheritComponentAnnotations = false)
 public record Block(
         String id,
         Kind kind,
@@ -81,22 +84,21 @@ public record Block(
 
     /** The same block drilling another technique in a version of it, with a fault of it to watch for. */
     public Block drilling(String otherTechnique, String otherVersion, String otherFault) {
-        return new Block(
-                id,
-                kind,
-                title,
-                minutes,
-                otherTechnique,
-                otherVersion,
-                chain,
-                dose,
-                watchCue,
-                otherFault,
-                0,
-                0,
-                position,
-                leads,
-                work,
-                rest);
+        return BlockBuilder.builder()
+                .id(id)
+                .kind(kind)
+                .title(title)
+                .minutes(minutes)
+                .technique(otherTechnique)
+                .version(otherVersion)
+                .chain(chain)
+                .dose(dose)
+                .watchCue(watchCue)
+                .watchFault(otherFault)
+                .position(position)
+                .leads(leads)
+                .work(work)
+                .rest(rest)
+                .build();
     }
 }

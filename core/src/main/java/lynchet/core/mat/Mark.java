@@ -1,5 +1,6 @@
 package lynchet.core.mat;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.List;
 import lynchet.core.rule.Most;
@@ -16,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  * @param faults fault ids seen
  * @param withdraws id of a mark that this one takes back; then {@code passed} is false
  */
+@RecordBuilder
+@RecordBuilder.Options(inheritComponentAnnotations = false)
 public record Mark(
         String id,
         String student,
@@ -47,25 +50,39 @@ public record Mark(
 
     /** The same judgement about another subject, in a version of it, with the faults as that one names them. */
     public Mark about(String otherSubject, String otherVersion, List<String> otherFaults) {
-        return new Mark(
-                id,
-                student,
-                otherSubject,
-                role,
-                side,
-                otherVersion,
-                standard,
-                passed,
-                otherFaults,
-                classId,
-                at,
-                by,
-                withdraws);
+        return MarkBuilder.builder()
+                .id(id)
+                .student(student)
+                .subject(otherSubject)
+                .role(role)
+                .side(side)
+                .version(otherVersion)
+                .standard(standard)
+                .passed(passed)
+                .faults(otherFaults)
+                .classId(classId)
+                .at(at)
+                .by(by)
+                .withdraws(withdraws)
+                .build();
     }
 
     @Override
     public Mark stamped(Instant when, String account) {
-        return new Mark(
-                id, student, subject, role, side, version, standard, passed, faults, classId, when, account, withdraws);
+        return MarkBuilder.builder()
+                .id(id)
+                .student(student)
+                .subject(subject)
+                .role(role)
+                .side(side)
+                .version(version)
+                .standard(standard)
+                .passed(passed)
+                .faults(faults)
+                .classId(classId)
+                .at(when)
+                .by(account)
+                .withdraws(withdraws)
+                .build();
     }
 }

@@ -1,5 +1,6 @@
 package lynchet.core.mat;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.List;
 import lynchet.core.rule.Most;
@@ -18,6 +19,8 @@ import org.jspecify.annotations.Nullable;
  * @param except student ids who sat it out
  * @param withdrawn whether it was taken back
  */
+@RecordBuilder
+@RecordBuilder.Options(inheritComponentAnnotations = false)
 public record PracticeEntry(
         String id,
         String classId,
@@ -59,33 +62,61 @@ public record PracticeEntry(
 
     /** The same entry about another technique. */
     public PracticeEntry of(String otherTechnique) {
-        return new PracticeEntry(
-                id,
-                classId,
-                blockId,
-                student,
-                otherTechnique,
-                chain,
-                side,
-                reps,
-                part,
-                role,
-                except,
-                at,
-                by,
-                withdrawn);
+        return PracticeEntryBuilder.builder()
+                .id(id)
+                .classId(classId)
+                .blockId(blockId)
+                .student(student)
+                .technique(otherTechnique)
+                .chain(chain)
+                .side(side)
+                .reps(reps)
+                .part(part)
+                .role(role)
+                .except(except)
+                .at(at)
+                .by(by)
+                .withdrawn(withdrawn)
+                .build();
     }
 
     @Override
     public PracticeEntry stamped(Instant when, String account) {
-        return new PracticeEntry(
-                id, classId, blockId, student, technique, chain, side, reps, part, role, except, when, account,
-                withdrawn);
+        return PracticeEntryBuilder.builder()
+                .id(id)
+                .classId(classId)
+                .blockId(blockId)
+                .student(student)
+                .technique(technique)
+                .chain(chain)
+                .side(side)
+                .reps(reps)
+                .part(part)
+                .role(role)
+                .except(except)
+                .at(when)
+                .by(account)
+                .withdrawn(withdrawn)
+                .build();
     }
 
     /** The same entry, taken back or not. */
     public PracticeEntry withdrawn(boolean isBack) {
-        return new PracticeEntry(
-                id, classId, blockId, student, technique, chain, side, reps, part, role, except, at, by, isBack);
+        return PracticeEntryBuilder.builder()
+                .id(id)
+                .classId(classId)
+                .blockId(blockId)
+                .student(student)
+                .technique(technique)
+                .chain(chain)
+                .side(side)
+                .reps(reps)
+                .part(part)
+                .role(role)
+                .except(except)
+                .at(at)
+                .by(by)
+                .withdrawn(isBack)
+                .build();
     }
 }

@@ -99,22 +99,17 @@ public record Track(
 
     /** A class of one of its slots on a day, nothing planned for it yet. */
     public TrainingClass planned(Slot slot, LocalDate date, String term) {
-        return new TrainingClass(
-                slot.classOn(date),
-                date,
-                slot.start(),
-                slot.minutes(),
-                id,
-                slot.id(),
-                term,
-                null,
-                slot.coach(),
-                slot.area(),
-                null,
-                null,
-                false,
-                false,
-                null,
-                slot.lanes());
+        return TrainingClassBuilder.builder()
+                .id(slot.classOn(date))
+                .date(date)
+                .start(slot.start())
+                .minutes(slot.minutes())
+                .track(id)
+                .slot(slot.id())
+                .term(term)
+                .coach(slot.coach())
+                .area(slot.area())
+                .lanes(slot.lanes())
+                .build();
     }
 }

@@ -1,5 +1,6 @@
 package lynchet.core.mat;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
@@ -22,6 +23,8 @@ import org.jspecify.annotations.Nullable;
  * @param lanes how many pairs have room to throw at once, 0 to 60; 0: all of them
  * @param fallsReason why a head coach lets there be more falls than usual this once; null: there are not
  */
+@RecordBuilder
+@RecordBuilder.Options(inheritComponentAnnotations = false)
 public record TrainingClass(
         String id,
         LocalDate date,
@@ -40,29 +43,6 @@ public record TrainingClass(
         @Most(500) @Nullable String handOver,
         @Usual("0") int lanes,
         @Most(200) @Nullable String fallsReason) {
-
-    /** A class within the usual number of falls. */
-    public TrainingClass(
-            String id,
-            LocalDate date,
-            LocalTime start,
-            int minutes,
-            String track,
-            @Nullable String slot,
-            @Nullable String term,
-            @Nullable String group,
-            @Nullable String coach,
-            @Nullable String area,
-            @Nullable String theme,
-            List<Block> blocks,
-            boolean cancelled,
-            boolean pinned,
-            @Nullable String handOver,
-            int lanes) {
-        this(
-                id, date, start, minutes, track, slot, term, group, coach, area, theme, blocks, cancelled, pinned,
-                handOver, lanes, null);
-    }
 
     public TrainingClass {
         Say.id("a class", id);
@@ -83,38 +63,29 @@ public record TrainingClass(
 
     /** The same class, called off or taking place. */
     public TrainingClass calledOff(boolean isOff) {
-        return with(coach, theme, blocks, isOff, handOver, fallsReason);
+        return TrainingClassBuilder.builder(this).cancelled(isOff).build();
     }
 
     /** The same class about something else. */
     public TrainingClass about(String otherTheme) {
-        return with(coach, otherTheme, blocks, cancelled, handOver, fallsReason);
+        return TrainingClassBuilder.builder(this).theme(otherTheme).build();
     }
 
     /** The same class with another coach. */
     public TrainingClass givenBy(@Nullable String other) {
-        return with(other, theme, blocks, cancelled, handOver, fallsReason);
+        return TrainingClassBuilder.builder(this).coach(other).build();
     }
 
     /** The same class made of other blocks. */
     public TrainingClass withBlocks(List<Block> others) {
-        return with(coach, theme, others, cancelled, handOver, fallsReason);
+        return TrainingClassBuilder.builder(this).blocks(others).build();
     }
 
     /** What somebody sees who does not give classes: not what coaches tell each other about those who come. */
     public TrainingClass withoutPrivate() {
-        return with(coach, theme, blocks, cancelled, null, null);
-    }
-
-    private TrainingClass with(
-            @Nullable String itsCoach,
-            @Nullable String itsTheme,
-            List<Block> its,
-            boolean isOff,
-            @Nullable String over,
-            @Nullable String reason) {
-        return new TrainingClass(
-                id, date, start, minutes, track, slot, term, group, itsCoach, area, itsTheme, its, isOff, pinned, over,
-                lanes, reason);
+        return TrainingClassBuilder.builder(this)
+                .handOver(null)
+                .fallsReason(null)
+                .build();
     }
 }

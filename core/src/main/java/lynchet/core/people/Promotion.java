@@ -1,5 +1,6 @@
 package lynchet.core.people;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -24,6 +25,8 @@ import org.jspecify.annotations.Nullable;
  * @param announced the day it was said aloud; null: it can still be taken back
  * @param corrects id of an earlier one in whose place this one stands; null: none
  */
+@RecordBuilder
+@RecordBuilder.Options(inheritComponentAnnotations = false)
 public record Promotion(
         String id,
         String student,
@@ -66,23 +69,24 @@ public record Promotion(
 
     /** The same as it is kept: with how the student stood, when it was recorded and by whom. */
     public Promotion stamped(Readiness.@Nullable Verdict stood, List<Figure> resting, Instant when, String account) {
-        return new Promotion(
-                id,
-                student,
-                ladder,
-                from,
-                to,
-                stripes,
-                date,
-                fromBefore,
-                stood,
-                resting,
-                reason,
-                grading,
-                when,
-                account,
-                announced,
-                corrects);
+        return PromotionBuilder.builder()
+                .id(id)
+                .student(student)
+                .ladder(ladder)
+                .from(from)
+                .to(to)
+                .stripes(stripes)
+                .date(date)
+                .fromBefore(fromBefore)
+                .verdict(stood)
+                .figures(resting)
+                .reason(reason)
+                .grading(grading)
+                .at(when)
+                .by(account)
+                .announced(announced)
+                .corrects(corrects)
+                .build();
     }
 
     /** The same with what was stamped on another one. */
@@ -92,23 +96,24 @@ public record Promotion(
 
     /** The same, said aloud on a day; null: not yet. */
     public Promotion announcedOn(@Nullable LocalDate day) {
-        return new Promotion(
-                id,
-                student,
-                ladder,
-                from,
-                to,
-                stripes,
-                date,
-                fromBefore,
-                verdict,
-                figures,
-                reason,
-                grading,
-                at,
-                by,
-                day,
-                corrects);
+        return PromotionBuilder.builder()
+                .id(id)
+                .student(student)
+                .ladder(ladder)
+                .from(from)
+                .to(to)
+                .stripes(stripes)
+                .date(date)
+                .fromBefore(fromBefore)
+                .verdict(verdict)
+                .figures(figures)
+                .reason(reason)
+                .grading(grading)
+                .at(at)
+                .by(by)
+                .announced(day)
+                .corrects(corrects)
+                .build();
     }
 
     /** Whether it is a stripe on the rank held before. */
@@ -118,29 +123,34 @@ public record Promotion(
 
     /** What somebody sees who may not see how a student was judged. */
     public Promotion withoutReasons() {
-        return new Promotion(
-                id,
-                student,
-                ladder,
-                from,
-                to,
-                stripes,
-                date,
-                fromBefore,
-                null,
-                null,
-                null,
-                grading,
-                at,
-                by,
-                announced,
-                corrects);
+        return PromotionBuilder.builder()
+                .id(id)
+                .student(student)
+                .ladder(ladder)
+                .from(from)
+                .to(to)
+                .stripes(stripes)
+                .date(date)
+                .fromBefore(fromBefore)
+                .grading(grading)
+                .at(at)
+                .by(by)
+                .announced(announced)
+                .corrects(corrects)
+                .build();
     }
 
     /** A rank that somebody came with. */
     public static Promotion fromBefore(
             String id, String student, String ladder, String rank, int stripes, LocalDate since) {
-        return new Promotion(
-                id, student, ladder, null, rank, stripes, since, true, null, null, null, null, null, null, null, null);
+        return PromotionBuilder.builder()
+                .id(id)
+                .student(student)
+                .ladder(ladder)
+                .to(rank)
+                .stripes(stripes)
+                .date(since)
+                .fromBefore(true)
+                .build();
     }
 }

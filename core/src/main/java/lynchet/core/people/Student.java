@@ -1,5 +1,6 @@
 package lynchet.core.people;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.LocalDate;
 import java.time.Period;
 import java.util.ArrayList;
@@ -28,6 +29,8 @@ import org.jspecify.annotations.Nullable;
  * @param prefers ids of those they work with best; pairing leans that way
  * @param beltSize as belts are sold, such as 3 or 240; null: not known
  */
+@RecordBuilder
+@RecordBuilder.Options(inheritComponentAnnotations = false)
 public record Student(
         String id,
         String name,
@@ -116,9 +119,7 @@ public record Student(
 
     /** The same person under another id. */
     public Student as(String otherId) {
-        Draft draft = new Draft(this);
-        draft.id = otherId;
-        return draft.student();
+        return StudentBuilder.builder(this).id(otherId).build();
     }
 
     /**
@@ -127,12 +128,11 @@ public record Student(
      * @param number whom to call; null or blank: not said
      */
     public Student answering(Guest said, @Nullable String number) {
-        Draft draft = new Draft(this);
-        draft.guest = said;
-        if (number != null && !number.isBlank()) {
-            draft.contacts = Contacts.calling(contacts, number.strip());
-        }
-        return draft.student();
+        boolean isCalled = number != null && !number.isBlank();
+        return StudentBuilder.builder(this)
+                .guest(said)
+                .contacts(isCalled ? Contacts.calling(contacts, number.strip()) : contacts)
+                .build();
     }
 
     /** What somebody is called of whom nothing personal is kept any more. */
@@ -140,69 +140,43 @@ public record Student(
 
     /** What stays of somebody who is erased, so that counts stay: when they came, when they went, and nothing else. */
     public static Student erased(String id, Student of, LocalDate today) {
-        return new Student(
-                id,
-                ERASED,
-                null,
-                null,
-                null,
-                of.joined,
-                of.left == null ? today : of.left,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                of.priorClasses,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+        return StudentBuilder.builder()
+                .id(id)
+                .name(ERASED)
+                .joined(of.joined)
+                .left(of.left == null ? today : of.left)
+                .priorClasses(of.priorClasses)
+                .build();
     }
 
     /** The same person, neither kept apart from somebody any more nor working best with them. */
     public Student withoutMate(String other) {
-        Draft draft = new Draft(this);
-        draft.keepApart = keepApart.stream().filter(one -> !one.equals(other)).toList();
-        draft.prefers = prefers.stream().filter(one -> !one.equals(other)).toList();
-        return draft.student();
+        return StudentBuilder.builder(this)
+                .keepApart(keepApart.stream().filter(one -> !one.equals(other)).toList())
+                .prefers(prefers.stream().filter(one -> !one.equals(other)).toList())
+                .build();
     }
 
     /** The same person with other notes. */
     public Student withNotes(String others) {
-        Draft draft = new Draft(this);
-        draft.notes = others;
-        return draft.student();
+        return StudentBuilder.builder(this).notes(others).build();
     }
 
     /** The same person on other tracks. */
     public Student onTracks(List<String> others) {
-        Draft draft = new Draft(this);
-        draft.tracks = others;
-        return draft.student();
+        return StudentBuilder.builder(this).tracks(others).build();
     }
 
     /** The same person, weighed on a day; a weighing that is older than the last one changes nothing. */
     public Student weighing(double kg, LocalDate day) {
-        Draft draft = new Draft(this);
-        if (weighed == null || !day.isBefore(weighed)) {
-            draft.weightKg = kg;
-            draft.weighed = day;
-        }
-        return draft.student();
+        return weighed != null && day.isBefore(weighed)
+                ? this
+                : StudentBuilder.builder(this).weightKg(kg).weighed(day).build();
     }
 
     /** The same person with other limits. */
     public Student limited(List<Restriction> others) {
-        Draft draft = new Draft(this);
-        draft.restrictions = others;
-        return draft.student();
+        return StudentBuilder.builder(this).restrictions(others).build();
     }
 
     /**
@@ -293,9 +267,7 @@ public record Student(
 
     /** The same person with other holds. */
     public Student holding(List<Hold> others) {
-        Draft draft = new Draft(this);
-        draft.holds = others;
-        return draft.student();
+        return StudentBuilder.builder(this).holds(others).build();
     }
 
     /** Age in whole years on a day; empty when the birth date is not known. */
@@ -334,95 +306,18 @@ public record Student(
      * hidden until somebody decides otherwise.
      */
     public Student withoutPrivate() {
-        return new Student(
-                id,
-                name,
-                calledBy,
-                card,
-                null,
-                joined,
-                left,
-                guest == null ? null : new Guest(guest.fallsKnown()),
-                null,
-                null,
-                null,
-                lead,
-                tracks,
-                priorClasses,
-                memberUntil,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
-    }
-
-    /** Somebody being changed. */
-    private static final class Draft {
-        private final Student of;
-        private String id;
-        private LocalDate born;
-        private Double weightKg;
-        private LocalDate weighed;
-        private Integer heightCm;
-        private List<String> tracks;
-        private Guest guest;
-        private Contacts contacts;
-        private List<Hold> holds;
-        private List<Restriction> restrictions;
-        private List<String> keepApart;
-        private String notes;
-        private List<Consent> consents;
-        private String beltSize;
-        private List<String> prefers;
-
-        private Draft(Student of) {
-            this.of = of;
-            id = of.id;
-            born = of.born;
-            weightKg = of.weightKg;
-            weighed = of.weighed;
-            heightCm = of.heightCm;
-            tracks = of.tracks;
-            guest = of.guest;
-            contacts = of.contacts;
-            holds = of.holds;
-            restrictions = of.restrictions;
-            keepApart = of.keepApart;
-            notes = of.notes;
-            consents = of.consents;
-            beltSize = of.beltSize;
-            prefers = of.prefers;
-        }
-
-        private Student student() {
-            return new Student(
-                    id,
-                    of.name,
-                    of.calledBy,
-                    of.card,
-                    born,
-                    of.joined,
-                    of.left,
-                    guest,
-                    weightKg,
-                    weighed,
-                    heightCm,
-                    of.lead,
-                    tracks,
-                    of.priorClasses,
-                    of.memberUntil,
-                    contacts,
-                    holds,
-                    restrictions,
-                    keepApart,
-                    notes,
-                    consents,
-                    beltSize,
-                    prefers);
-        }
+        return StudentBuilder.builder()
+                .id(id)
+                .name(name)
+                .calledBy(calledBy)
+                .card(card)
+                .joined(joined)
+                .left(left)
+                .guest(guest == null ? null : new Guest(guest.fallsKnown()))
+                .lead(lead)
+                .tracks(tracks)
+                .priorClasses(priorClasses)
+                .memberUntil(memberUntil)
+                .build();
     }
 }

@@ -140,6 +140,11 @@ public record Round(
         }
     }
 
+    /** Ids of the club's people in it. */
+    public List<String> members() {
+        return List.of(first, second);
+    }
+
     /** What a person tried on purpose by a named link, and it worked. */
     public List<Event> successesOf(String person) {
         Who who = person.equals(first) ? Who.FIRST : Who.SECOND;

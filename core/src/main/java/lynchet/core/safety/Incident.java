@@ -1,5 +1,6 @@
 package lynchet.core.safety;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -20,6 +21,8 @@ import org.jspecify.annotations.Nullable;
  * @param at when it was written down
  * @param by account of whoever wrote it down
  */
+@RecordBuilder
+@RecordBuilder.Options(inheritComponentAnnotations = false)
 public record Incident(
         String id,
         String student,
@@ -92,18 +95,54 @@ public record Incident(
     /** The same incident, as the house writes down who said so and when. */
     @Override
     public Incident stamped(@Nullable Instant when, @Nullable String account) {
-        return new Incident(
-                id, student, partner, classId, on, time, kind, part, what, done, seenBy, outcome, when, account);
+        return IncidentBuilder.builder()
+                .id(id)
+                .student(student)
+                .partner(partner)
+                .classId(classId)
+                .on(on)
+                .time(time)
+                .kind(kind)
+                .part(part)
+                .what(what)
+                .done(done)
+                .seenBy(seenBy)
+                .outcome(outcome)
+                .at(when)
+                .by(account)
+                .build();
     }
 
     /** What stays of it when whoever was hurt is erased: that there was one, of which kind, on which day. */
     public Incident ofNobody(String erased) {
-        return new Incident(id, erased, null, null, on, null, kind, null, "", "", null, null, at, null);
+        return IncidentBuilder.builder()
+                .id(id)
+                .student(erased)
+                .on(on)
+                .kind(kind)
+                .what("")
+                .done("")
+                .at(at)
+                .build();
     }
 
     /** The same incident with another partner. */
     public Incident with(@Nullable String otherPartner) {
-        return new Incident(
-                id, student, otherPartner, classId, on, time, kind, part, what, done, seenBy, outcome, at, by);
+        return IncidentBuilder.builder()
+                .id(id)
+                .student(student)
+                .partner(otherPartner)
+                .classId(classId)
+                .on(on)
+                .time(time)
+                .kind(kind)
+                .part(part)
+                .what(what)
+                .done(done)
+                .seenBy(seenBy)
+                .outcome(outcome)
+                .at(at)
+                .by(by)
+                .build();
     }
 }

@@ -13,6 +13,7 @@ import lynchet.core.card.Family;
 import lynchet.core.card.Technique;
 import lynchet.core.map.Position;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.BlockBuilder;
 import lynchet.core.mat.Dose;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.TrainingClass;
@@ -118,28 +119,25 @@ public final class PlannedClasses {
     }
 
     private static Block bare(String id, Block.Kind kind, String title, int minutes) {
-        return new Block(id, kind, title, minutes, null, null, null, null, null, null, 0, 0, null, null, 0, 0);
+        return BlockBuilder.builder()
+                .id(id)
+                .kind(kind)
+                .title(title)
+                .minutes(minutes)
+                .build();
     }
 
     private static Block falls(Technique fall) {
         Dose dose = new Dose(6, Side.BOTH, 0, Dose.Tempo.SLOW, 0, null, SHOWN_AGAIN, 5, null);
-        return new Block(
-                "falls",
-                Block.Kind.BREAKFALLS,
-                fall.name(),
-                BREAKFALLS,
-                fall.id(),
-                null,
-                null,
-                dose,
-                cue(fall),
-                null,
-                0,
-                0,
-                null,
-                null,
-                0,
-                0);
+        return BlockBuilder.builder()
+                .id("falls")
+                .kind(Block.Kind.BREAKFALLS)
+                .title(fall.name())
+                .minutes(BREAKFALLS)
+                .technique(fall.id())
+                .dose(dose)
+                .watchCue(cue(fall))
+                .build();
     }
 
     private static Block drill(Stands one, Teaching teaching) {
@@ -156,25 +154,20 @@ public final class PlannedClasses {
                 null);
         Technique card = teaching.technique(goal).orElse(null);
         String subject = goal.subject();
-        return new Block(
-                subject.substring(0, Math.min(ID, subject.length())),
-                isFall(one, teaching) ? Block.Kind.BREAKFALLS : Block.Kind.WHOLE_DRILL,
-                teaching.name(goal),
-                one.minutes(),
-                goal.technique(),
-                null,
-                goal.chain(),
-                dose,
-                card == null ? null : cue(card),
-                card == null || card.faults().isEmpty()
-                        ? null
-                        : card.faults().get(0).id(),
-                0,
-                0,
-                null,
-                null,
-                0,
-                0);
+        return BlockBuilder.builder()
+                .id(subject.substring(0, Math.min(ID, subject.length())))
+                .kind(isFall(one, teaching) ? Block.Kind.BREAKFALLS : Block.Kind.WHOLE_DRILL)
+                .title(teaching.name(goal))
+                .minutes(one.minutes())
+                .technique(goal.technique())
+                .chain(goal.chain())
+                .dose(dose)
+                .watchCue(card == null ? null : cue(card))
+                .watchFault(
+                        card == null || card.faults().isEmpty()
+                                ? null
+                                : card.faults().get(0).id())
+                .build();
     }
 
     private static String cue(Technique card) {
@@ -192,22 +185,14 @@ public final class PlannedClasses {
                 .reduce((one, other) -> other)
                 .flatMap(teaching.map()::position)
                 .orElse(null);
-        return new Block(
-                "rounds",
-                from == null ? Block.Kind.FREE_ROUNDS : Block.Kind.POSITIONAL_ROUNDS,
-                from == null ? "Free rounds" : "Rounds: " + from.name(),
-                minutes,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                0,
-                from == null ? null : from.id(),
-                null,
-                minutes * 60 >= ROUND ? ROUND : 0,
-                minutes * 60 >= ROUND ? REST : 0);
+        return BlockBuilder.builder()
+                .id("rounds")
+                .kind(from == null ? Block.Kind.FREE_ROUNDS : Block.Kind.POSITIONAL_ROUNDS)
+                .title(from == null ? "Free rounds" : "Rounds: " + from.name())
+                .minutes(minutes)
+                .position(from == null ? null : from.id())
+                .work(minutes * 60 >= ROUND ? ROUND : 0)
+                .rest(minutes * 60 >= ROUND ? REST : 0)
+                .build();
     }
 }

@@ -21,6 +21,7 @@ import lynchet.core.map.Ruleset;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.BlockBuilder;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Readiness;
@@ -125,8 +126,12 @@ class OneThingChangedTest {
         TrainingClass trained = TinyClub.trained("c1", "all", "hip-bump");
         assertThat(trained.block("b1")).hasValue(trained.blocks().get(0));
         assertThat(trained.block("b2")).isEmpty();
-        assertThat(Stream.of(Block.Kind.values()).filter(kind -> new Block(
-                                "b", kind, "T", 5, null, null, null, null, null, null, 0, 0, null, null, 0, 0)
+        assertThat(Stream.of(Block.Kind.values()).filter(kind -> BlockBuilder.builder()
+                        .id("b")
+                        .kind(kind)
+                        .title("T")
+                        .minutes(5)
+                        .build()
                         .drills()))
                 .containsExactly(Block.Kind.BREAKFALLS, Block.Kind.PART_DRILL, Block.Kind.WHOLE_DRILL);
     }

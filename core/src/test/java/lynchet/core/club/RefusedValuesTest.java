@@ -10,14 +10,16 @@ import java.util.List;
 import java.util.stream.Stream;
 import lynchet.core.grading.Grading;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.BlockBuilder;
 import lynchet.core.mat.ClassPattern;
 import lynchet.core.mat.DrillShape;
-import lynchet.core.mat.Mark;
-import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.MarkBuilder;
+import lynchet.core.mat.PracticeEntryBuilder;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.Track;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
+import lynchet.core.people.StudentBuilder;
 import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.round.Round;
@@ -45,15 +47,24 @@ class RefusedValuesTest {
     }
 
     private static Student student(LocalDate born, Double weight, Integer height) {
-        return new Student(
-                "ana", "Ana", null, null, born, DAY, null, null, weight, null, height, null, null, 0, null, null, null,
-                null, null, null, null, null, null);
+        return StudentBuilder.builder()
+                .id("ana")
+                .name("Ana")
+                .born(born)
+                .joined(DAY)
+                .weightKg(weight)
+                .heightCm(height)
+                .build();
     }
 
     static Stream<Arguments> refused() {
         Round.Ended time = new Round.Ended(Round.How.TIME, null, null, null);
-        Block block =
-                new Block("b", Block.Kind.EXPLAIN, "B", 5, null, null, null, null, null, null, 0, 0, null, null, 0, 0);
+        Block block = BlockBuilder.builder()
+                .id("b")
+                .kind(Block.Kind.EXPLAIN)
+                .title("B")
+                .minutes(5)
+                .build();
         return Stream.of(
                 refused("this round needs two different people", () -> round("ana", time)),
                 refused("the end of this round is missing", () -> round("bo", null)),
@@ -109,30 +120,27 @@ class RefusedValuesTest {
                 refused(
                         "the height in cm of this student must be from 60 to 250, not 300",
                         () -> student(null, null, 300)),
-                refused(
-                        "this practice entry names a technique or a chain",
-                        () -> new PracticeEntry(
-                                "p", "c", null, null, "t", "line", null, 5, false, null, null, null, null, false)),
+                refused("this practice entry names a technique or a chain", () -> PracticeEntryBuilder.builder()
+                        .id("p")
+                        .classId("c")
+                        .technique("t")
+                        .chain("line")
+                        .reps(5)
+                        .build()),
                 refused(
                         "the reps of this practice entry must be from 1 to 1000, not 0",
-                        () -> new PracticeEntry(
-                                "p", "c", null, null, "t", null, null, 0, false, null, null, null, null, false)),
-                refused(
-                        "this mark: DRILLED is computed from practice, not marked",
-                        () -> new Mark(
-                                "m",
-                                "ana",
-                                "t",
-                                null,
-                                null,
-                                null,
-                                Standard.DRILLED,
-                                true,
-                                null,
-                                null,
-                                null,
-                                null,
-                                null)),
+                        () -> PracticeEntryBuilder.builder()
+                                .id("p")
+                                .classId("c")
+                                .technique("t")
+                                .build()),
+                refused("this mark: DRILLED is computed from practice, not marked", () -> MarkBuilder.builder()
+                        .id("m")
+                        .student("ana")
+                        .subject("t")
+                        .standard(Standard.DRILLED)
+                        .passed(true)
+                        .build()),
                 refused(
                         "this class names a block twice",
                         () -> TinyClub.trained("c", DAY, "all", List.of(block, block), false)),

@@ -15,6 +15,7 @@ import lynchet.core.card.Jacket;
 import lynchet.core.card.Need;
 import lynchet.core.card.Step;
 import lynchet.core.card.Technique;
+import lynchet.core.card.TechniqueBuilder;
 import lynchet.core.card.Version;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
@@ -158,30 +159,26 @@ class TechniqueMergeTest {
             Set<Hazard> hazards,
             String solo,
             List<String> tags) {
-        return new Technique(
-                id,
-                id,
-                aliases,
-                Family.THROW,
-                group,
-                jacket,
-                true,
-                directions,
-                summary,
-                steps,
-                signs,
-                null,
-                versions,
-                house,
-                null,
-                null,
-                null,
-                hazards,
-                solo,
-                tags,
-                2,
-                3,
-                false);
+        return TechniqueBuilder.builder()
+                .id(id)
+                .name(id)
+                .aliases(aliases)
+                .family(Family.THROW)
+                .group(group)
+                .jacket(jacket)
+                .sided(true)
+                .directions(directions)
+                .summary(summary)
+                .steps(steps)
+                .signs(signs)
+                .versions(versions)
+                .houseVersion(house)
+                .hazards(hazards)
+                .soloForm(solo)
+                .tags(tags)
+                .learn(2)
+                .master(3)
+                .build();
     }
 
     /** Needs, attacks, what a fault opens and what a ruleset forbids follow to the one that stays. */

@@ -13,21 +13,26 @@ import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.BlockBuilder;
 import lynchet.core.mat.ClassPattern;
 import lynchet.core.mat.Credit;
 import lynchet.core.mat.DrillShape;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.Pairing;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.PracticeEntryBuilder;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.Start;
 import lynchet.core.mat.Tally;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.mat.TrainingClassBuilder;
 import lynchet.core.people.Ask;
 import lynchet.core.people.Brought;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
+import lynchet.core.people.StudentBuilder;
 import lynchet.core.people.SyllabusMove;
 import lynchet.core.promote.Belt;
 import lynchet.core.promote.Merit;
@@ -39,6 +44,7 @@ import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusGroup;
 import lynchet.core.round.Round;
 import lynchet.core.safety.Incident;
+import lynchet.core.safety.IncidentBuilder;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.core.term.TermPlan;
@@ -74,21 +80,17 @@ public final class TinyClub {
     final List<Round> rounds = one(round("r1", "bo", "c1", null, "sweep", null));
 
     final List<Ask> asks = one(new Ask("ask1", "ana", DAY, "coach", "how to get up", "hip-bump", null));
-    final List<Incident> incidents = one(new Incident(
-            "inc1",
-            "ana",
-            "bo",
-            "c1",
-            DAY,
-            null,
-            Incident.Kind.INJURY,
-            null,
-            "fell on the elbow",
-            "ice",
-            null,
-            null,
-            null,
-            "coach"));
+    final List<Incident> incidents = one(IncidentBuilder.builder()
+            .id("inc1")
+            .student("ana")
+            .partner("bo")
+            .classId("c1")
+            .on(DAY)
+            .kind(Incident.Kind.INJURY)
+            .what("fell on the elbow")
+            .done("ice")
+            .by("coach")
+            .build());
     final List<Credit> credits =
             one(new Credit("cr1", "ana", "hip-bump", null, 200, DAY, "from before", null, "coach"));
     final List<Brought> brought =
@@ -203,9 +205,7 @@ public final class TinyClub {
 
     /** Every other part of a student is left out. */
     public static Student student(String id, String card) {
-        return new Student(
-                id, id, null, card, null, DAY, null, null, null, null, null, null, null, 0, null, null, null, null,
-                null, null, null, null, null);
+        return StudentBuilder.builder().id(id).name(id).card(card).joined(DAY).build();
     }
 
     static Promotion given(String id, String student, String ladder, String rank) {
@@ -213,55 +213,52 @@ public final class TinyClub {
     }
 
     static TrainingClass trained(String id, String track, String technique) {
-        Block block = new Block(
-                "b1",
-                Block.Kind.WHOLE_DRILL,
-                "Drill",
-                20,
-                technique,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                0,
-                null,
-                null,
-                0,
-                0);
+        Block block = BlockBuilder.builder()
+                .id("b1")
+                .kind(Block.Kind.WHOLE_DRILL)
+                .title("Drill")
+                .minutes(20)
+                .technique(technique)
+                .build();
         return trained(id, DAY, track, List.of(block), false);
     }
 
     /** A class at half past six. */
     public static TrainingClass trained(String id, LocalDate day, String track, List<Block> blocks, boolean cancelled) {
-        return new TrainingClass(
-                id,
-                day,
-                LocalTime.of(18, 30),
-                60,
-                track,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                blocks,
-                cancelled,
-                false,
-                null,
-                0);
+        return TrainingClassBuilder.builder()
+                .id(id)
+                .date(day)
+                .start(LocalTime.of(18, 30))
+                .minutes(60)
+                .track(track)
+                .blocks(blocks)
+                .cancelled(cancelled)
+                .build();
     }
 
     static PracticeEntry practice(String id, String classId, String student, String technique) {
-        return new PracticeEntry(
-                id, classId, null, student, technique, null, null, 10, false, null, null, AT, "coach", false);
+        return PracticeEntryBuilder.builder()
+                .id(id)
+                .classId(classId)
+                .student(student)
+                .technique(technique)
+                .reps(10)
+                .at(AT)
+                .by("coach")
+                .build();
     }
 
     static Mark mark(String id, String student, String subject, String classId, String withdraws) {
-        return new Mark(
-                id, student, subject, null, null, null, Standard.SHOWN, false, null, classId, AT, "coach", withdraws);
+        return MarkBuilder.builder()
+                .id(id)
+                .student(student)
+                .subject(subject)
+                .standard(Standard.SHOWN)
+                .classId(classId)
+                .at(AT)
+                .by("coach")
+                .withdraws(withdraws)
+                .build();
     }
 
     static Grading grading(String id, String ladder, String student, String rank) {

@@ -106,26 +106,20 @@ class RulesetTest {
     private static final Ruleset.Landing SEAT = new Ruleset.Landing("over", Stage.LEGS_BETWEEN);
 
     private static Ruleset byLanding(boolean throwEnds) {
-        return new Ruleset(
-                "rules",
-                "Rules",
-                Jacket.EITHER,
-                null,
-                null,
-                null,
-                List.of(new Points(Family.THROW, null, 5, List.of("behind"))),
-                throwEnds,
-                4,
-                null,
-                null,
-                5,
-                null,
-                false,
-                1,
-                List.of(
+        return RulesetBuilder.builder()
+                .id("rules")
+                .name("Rules")
+                .jacket(Jacket.EITHER)
+                .points(List.of(new Points(Family.THROW, null, 5, List.of("behind"))))
+                .fullThrowEnds(throwEnds)
+                .fullThrowPoints(4)
+                .minutes(5)
+                .halfThrowPoints(1)
+                .reached(List.of(
                         new Ruleset.Paid(List.of("mount"), 7, List.of("in-guard"), null),
-                        new Ruleset.Paid(List.of("turned"), 9, null, List.of("side-top"))),
-                new Ruleset.Landings(List.of("side-top", "in-guard"), List.of("over")));
+                        new Ruleset.Paid(List.of("turned"), 9, null, List.of("side-top"))))
+                .landings(new Ruleset.Landings(List.of("side-top", "in-guard"), List.of("over")))
+                .build();
     }
 
     /** On the back it is a throw, on the seat half of one, on the belly what else is said of it; whatever it is called. */

@@ -11,6 +11,7 @@ import lynchet.core.card.Family;
 import lynchet.core.card.Hazard;
 import lynchet.core.card.Jacket;
 import lynchet.core.card.Technique;
+import lynchet.core.card.TechniqueBuilder;
 import lynchet.core.walk.Finding;
 import lynchet.core.walk.Gaps;
 import lynchet.core.walk.Knowledge;
@@ -49,30 +50,15 @@ public final class TinyMap {
 
     /** An escape that needs a jacket, or must not have one. */
     public static Technique worn(String id, Jacket jacket) {
-        return new Technique(
-                id,
-                id,
-                null,
-                Family.ESCAPE,
-                null,
-                jacket,
-                true,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                1,
-                3,
-                false);
+        return TechniqueBuilder.builder()
+                .id(id)
+                .name(id)
+                .family(Family.ESCAPE)
+                .jacket(jacket)
+                .sided(true)
+                .learn(1)
+                .master(3)
+                .build();
     }
 
     /** Every other part of a card is left out. */
@@ -98,30 +84,19 @@ public final class TinyMap {
             String houseVersion,
             Set<Hazard> hazards,
             List<String> tags) {
-        return new Technique(
-                id,
-                id,
-                null,
-                family,
-                null,
-                null,
-                true,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                houseVersion,
-                prerequisites,
-                falls,
-                null,
-                hazards,
-                null,
-                tags,
-                learn,
-                master,
-                false);
+        return TechniqueBuilder.builder()
+                .id(id)
+                .name(id)
+                .family(family)
+                .sided(true)
+                .houseVersion(houseVersion)
+                .prerequisites(prerequisites)
+                .receiverFalls(falls)
+                .hazards(hazards)
+                .tags(tags)
+                .learn(learn)
+                .master(master)
+                .build();
     }
 
     public TinyMap pair(String id, Stage stage, double control) {

@@ -175,24 +175,13 @@ class WellFormedTest {
     }
 
     private static Ruleset paying(List<String> reached, List<String> onlyFrom, List<String> seat) {
-        return new Ruleset(
-                "rules",
-                "Rules",
-                null,
-                null,
-                null,
-                null,
-                null,
-                false,
-                0,
-                null,
-                null,
-                5,
-                null,
-                false,
-                0,
-                List.of(new Ruleset.Paid(reached, 2, onlyFrom, null)),
-                new Ruleset.Landings(null, seat));
+        return RulesetBuilder.builder()
+                .id("rules")
+                .name("Rules")
+                .minutes(5)
+                .reached(List.of(new Ruleset.Paid(reached, 2, onlyFrom, null)))
+                .landings(new Ruleset.Landings(null, seat))
+                .build();
     }
 
     private static Ruleset rules(List<String> illegal, List<String> entries, Ruleset.HeldPin... pins) {

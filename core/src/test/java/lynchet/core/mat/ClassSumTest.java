@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import lynchet.core.card.Family;
 import lynchet.core.card.Technique;
+import lynchet.core.card.TechniqueBuilder;
 import lynchet.core.numbers.ClubNumbers;
 import org.junit.jupiter.api.Test;
 
@@ -32,56 +33,41 @@ class ClassSumTest {
     }
 
     private static Block block(String id, Block.Kind kind, int minutes, String technique, Dose dose) {
-        return new Block(id, kind, id, minutes, technique, null, null, dose, null, null, 0, 0, null, null, 0, 0);
+        return BlockBuilder.builder()
+                .id(id)
+                .kind(kind)
+                .title(id)
+                .minutes(minutes)
+                .technique(technique)
+                .dose(dose)
+                .build();
     }
 
     private static Optional<Technique> technique(String id) {
         boolean falls = id.equals("hip-throw");
-        return Optional.of(new Technique(
-                id,
-                id,
-                null,
-                id.equals("side-fall") ? Family.BREAKFALL : falls ? Family.THROW : Family.SWEEP,
-                null,
-                null,
-                true,
-                null,
-                "",
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                falls ? List.of("side-fall") : List.of(),
-                null,
-                Set.of(),
-                null,
-                null,
-                2,
-                2,
-                false));
+        return Optional.of(TechniqueBuilder.builder()
+                .id(id)
+                .name(id)
+                .family(id.equals("side-fall") ? Family.BREAKFALL : falls ? Family.THROW : Family.SWEEP)
+                .sided(true)
+                .summary("")
+                .receiverFalls(falls ? List.of("side-fall") : List.of())
+                .hazards(Set.of())
+                .learn(2)
+                .master(2)
+                .build());
     }
 
     private static ClassSum sum(int minutes, Block... blocks) {
         return ClassSum.of(
-                new TrainingClass(
-                        "c",
-                        LocalDate.of(2026, 5, 5),
-                        LocalTime.of(18, 30),
-                        minutes,
-                        "all",
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        Arrays.asList(blocks),
-                        false,
-                        false,
-                        null,
-                        0),
+                TrainingClassBuilder.builder()
+                        .id("c")
+                        .date(LocalDate.of(2026, 5, 5))
+                        .start(LocalTime.of(18, 30))
+                        .minutes(minutes)
+                        .track("all")
+                        .blocks(Arrays.asList(blocks))
+                        .build(),
                 ClassSumTest::technique,
                 chain -> chain.equals("throw-and-throw-again") ? 2 : 0);
     }
@@ -109,23 +95,14 @@ class ClassSumTest {
 
     @Test
     void aChainThrowsAsOftenAsItsHardestLine() {
-        Block chain = new Block(
-                "e",
-                Block.Kind.WHOLE_DRILL,
-                "e",
-                10,
-                null,
-                null,
-                "throw-and-throw-again",
-                dose(5, Side.BOTH, 1, Dose.Surface.CRASH_MAT, 0, 10),
-                null,
-                null,
-                0,
-                0,
-                null,
-                null,
-                0,
-                0);
+        Block chain = BlockBuilder.builder()
+                .id("e")
+                .kind(Block.Kind.WHOLE_DRILL)
+                .title("e")
+                .minutes(10)
+                .chain("throw-and-throw-again")
+                .dose(dose(5, Side.BOTH, 1, Dose.Surface.CRASH_MAT, 0, 10))
+                .build();
         assertThat(sum(60, chain).falls()).isEqualTo(10);
     }
 
@@ -144,23 +121,14 @@ class ClassSumTest {
     }
 
     private static int rounds(int minutes, int work, int rest) {
-        Block block = new Block(
-                "r",
-                Block.Kind.TIMED_ROUNDS,
-                "r",
-                minutes,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                0,
-                null,
-                null,
-                work,
-                rest);
+        Block block = BlockBuilder.builder()
+                .id("r")
+                .kind(Block.Kind.TIMED_ROUNDS)
+                .title("r")
+                .minutes(minutes)
+                .work(work)
+                .rest(rest)
+                .build();
         return sum(60, block).blocks().get(0).rounds();
     }
 

@@ -17,6 +17,7 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.BlockBuilder;
 import lynchet.core.mat.Dose;
 import lynchet.core.mat.Leads;
 import lynchet.core.mat.Pairing;
@@ -326,7 +327,14 @@ class PairsTest {
 
     private static Block block(Block.Kind kind, String technique, int resistance) {
         Dose dose = new Dose(5, Side.BOTH, 0, null, resistance, null, 0, 0, null);
-        return new Block("x", kind, "x", 10, technique, null, null, dose, null, null, 0, 0, null, null, 0, 0);
+        return BlockBuilder.builder()
+                .id("x")
+                .kind(kind)
+                .title("x")
+                .minutes(10)
+                .technique(technique)
+                .dose(dose)
+                .build();
     }
 
     @Test

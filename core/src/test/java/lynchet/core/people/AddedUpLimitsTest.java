@@ -20,30 +20,7 @@ class AddedUpLimitsTest {
     private static final int DAYS = 80;
 
     private static Student anybody() {
-        return new Student(
-                "ana",
-                "Ana Test",
-                null,
-                null,
-                null,
-                START,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+        return StudentBuilder.builder().id("ana").name("Ana Test").joined(START).build();
     }
 
     private static LocalDate day(int n) {

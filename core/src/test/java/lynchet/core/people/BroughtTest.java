@@ -15,6 +15,7 @@ import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Leads;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
@@ -143,20 +144,16 @@ class BroughtTest {
         assertThat(state.marks().best("hip-throw", Role.PERFORMER, Side.LEFT, null))
                 .contains(Standard.MOVING);
         for (Instant when : List.of(NOON.minusSeconds(1), NOON.plusSeconds(1))) {
-            Mark notYet = new Mark(
-                    "m",
-                    "ana",
-                    "hip-throw",
-                    null,
-                    Side.LEFT,
-                    "kneeling",
-                    Standard.SHOWN,
-                    false,
-                    null,
-                    null,
-                    when,
-                    "coach",
-                    null);
+            Mark notYet = MarkBuilder.builder()
+                    .id("m")
+                    .student("ana")
+                    .subject("hip-throw")
+                    .side(Side.LEFT)
+                    .version("kneeling")
+                    .standard(Standard.SHOWN)
+                    .at(when)
+                    .by("coach")
+                    .build();
             StudentState judged = state.after(new StudentEvent.Marked(notYet, null));
             assertThat(judged.marks()
                             .best("hip-throw", Role.PERFORMER, Side.LEFT, null)
@@ -173,20 +170,18 @@ class BroughtTest {
         Training passed = new Training();
         int n = 0;
         for (Brought.Had had : Brought.allBelow(ladder, "green", map, Side.RIGHT)) {
-            passed.marks.add(new Mark(
-                    "m" + n++,
-                    "ana",
-                    had.subject(),
-                    had.role(),
-                    had.side(),
-                    had.version(),
-                    had.standard(),
-                    true,
-                    null,
-                    null,
-                    NOON,
-                    "coach",
-                    null));
+            passed.marks.add(MarkBuilder.builder()
+                    .id("m" + n++)
+                    .student("ana")
+                    .subject(had.subject())
+                    .role(had.role())
+                    .side(had.side())
+                    .version(had.version())
+                    .standard(had.standard())
+                    .passed(true)
+                    .at(NOON)
+                    .by("coach")
+                    .build());
         }
         StudentState marked = passed.record().state(List.of(), map);
         StudentState brought = came("green");
@@ -239,20 +234,16 @@ class BroughtTest {
         for (LocalDate born : new LocalDate[] {DAY.minusYears(12), null}) {
             assertThat(partner(state, born).mayBeThrown(careful)).isFalse();
         }
-        Mark seen = new Mark(
-                "m",
-                "ana",
-                "side-fall",
-                null,
-                Side.BOTH,
-                null,
-                Standard.SHOWN,
-                true,
-                null,
-                null,
-                NOON.plusSeconds(9),
-                "coach",
-                null);
+        Mark seen = MarkBuilder.builder()
+                .id("m")
+                .student("ana")
+                .subject("side-fall")
+                .side(Side.BOTH)
+                .standard(Standard.SHOWN)
+                .passed(true)
+                .at(NOON.plusSeconds(9))
+                .by("coach")
+                .build();
         StudentState after = state.after(new StudentEvent.Marked(seen, null));
         assertThat(after.unseenFalls()).containsExactly("back-fall");
         assertThat(partner(after, DAY.minusYears(30)).mayBeThrown(live)).isTrue();
@@ -264,9 +255,12 @@ class BroughtTest {
     }
 
     private static Student person(LocalDate born) {
-        return new Student(
-                "ana", "Ana", null, null, born, DAY, null, null, null, null, null, null, null, 0, null, null, null,
-                null, null, null, null, null, null);
+        return StudentBuilder.builder()
+                .id("ana")
+                .name("Ana")
+                .born(born)
+                .joined(DAY)
+                .build();
     }
 
     @Test

@@ -28,23 +28,17 @@ class HeldRankTest {
     private static final List<String> RANKS = List.of("white", "yellow", "orange");
 
     private static Promotion given(String id, String to, int stripes, LocalDate day, int second, String corrects) {
-        return new Promotion(
-                id,
-                "ana",
-                "adult",
-                null,
-                to,
-                stripes,
-                day,
-                false,
-                null,
-                null,
-                null,
-                null,
-                Instant.EPOCH.plusSeconds(second),
-                "head",
-                null,
-                corrects);
+        return PromotionBuilder.builder()
+                .id(id)
+                .student("ana")
+                .ladder("adult")
+                .to(to)
+                .stripes(stripes)
+                .date(day)
+                .at(Instant.EPOCH.plusSeconds(second))
+                .by("head")
+                .corrects(corrects)
+                .build();
     }
 
     @Test
@@ -187,29 +181,10 @@ class HeldRankTest {
     }
 
     private static Student nobody() {
-        return new Student(
-                "ana",
-                "Ana",
-                null,
-                null,
-                null,
-                DAY.minusDays(1),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+        return StudentBuilder.builder()
+                .id("ana")
+                .name("Ana")
+                .joined(DAY.minusDays(1))
+                .build();
     }
 }

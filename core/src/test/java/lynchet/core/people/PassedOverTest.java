@@ -12,6 +12,7 @@ import lynchet.core.card.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
 import lynchet.core.rank.Item;
@@ -44,20 +45,16 @@ class PassedOverTest {
     private Sides sides = Sides.EITHER;
 
     private void pass(String subject, Side side, LocalDate day) {
-        marks.add(new Mark(
-                "m" + marks.size(),
-                "ana",
-                subject,
-                null,
-                side,
-                null,
-                Standard.SHOWN,
-                true,
-                null,
-                null,
-                day.atTime(19, 0).toInstant(ZoneOffset.UTC),
-                "coach",
-                null));
+        marks.add(MarkBuilder.builder()
+                .id("m" + marks.size())
+                .student("ana")
+                .subject(subject)
+                .side(side)
+                .standard(Standard.SHOWN)
+                .passed(true)
+                .at(day.atTime(19, 0).toInstant(ZoneOffset.UTC))
+                .by("coach")
+                .build());
     }
 
     private static Item item(String technique, Sides sides) {
@@ -74,30 +71,14 @@ class PassedOverTest {
                 new Policy(null, null, 0, true, months, 40, 2, 0.6, null, countsBesides, countsBesides, countsBesides);
         Ladder ladder =
                 new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null, null);
-        Student ana = new Student(
-                "ana",
-                "Ana Test",
-                null,
-                null,
-                LocalDate.of(2010, 8, 2),
-                SINCE,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                null,
-                null,
-                holds,
-                limits,
-                null,
-                null,
-                null,
-                null,
-                null);
+        Student ana = StudentBuilder.builder()
+                .id("ana")
+                .name("Ana Test")
+                .born(LocalDate.of(2010, 8, 2))
+                .joined(SINCE)
+                .holds(holds)
+                .restrictions(limits)
+                .build();
         HeldRank held = new HeldRank("adult", "white", 0, SINCE, false);
         StudentState state = new StudentState(
                 null,

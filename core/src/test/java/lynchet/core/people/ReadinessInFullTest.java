@@ -14,6 +14,7 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
@@ -64,30 +65,14 @@ class ReadinessInFullTest {
         Policy policy = new Policy(stripes, null, 10, true, months, 40, 2, 0.6, null, false, false, false);
         Ladder ladder =
                 new Ladder("adult", "Adult", 0, 0, null, false, List.of(white, yellow), policy, null, null, null, null);
-        Student ana = new Student(
-                "ana",
-                "Ana Test",
-                null,
-                null,
-                born,
-                since,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                null,
-                null,
-                holds,
-                restrictions,
-                null,
-                null,
-                null,
-                null,
-                null);
+        Student ana = StudentBuilder.builder()
+                .id("ana")
+                .name("Ana Test")
+                .born(born)
+                .joined(since)
+                .holds(holds)
+                .restrictions(restrictions)
+                .build();
         LadderCount count = new LadderCount(new HeldRank("adult", rank, held, since, false), classes, TODAY);
         StudentState state = new StudentState(null, Map.of("adult", count), skills, MarkBook.of(marks), List.of());
         return Readiness.of(new Readiness.Question(
@@ -114,20 +99,16 @@ class ReadinessInFullTest {
     }
 
     private void pass(String subject, Side side, Standard standard) {
-        marks.add(new Mark(
-                "m" + marks.size(),
-                "ana",
-                subject,
-                null,
-                side,
-                null,
-                standard,
-                true,
-                null,
-                null,
-                Instant.EPOCH.plusSeconds(marks.size()),
-                "coach",
-                null));
+        marks.add(MarkBuilder.builder()
+                .id("m" + marks.size())
+                .student("ana")
+                .subject(subject)
+                .side(side)
+                .standard(standard)
+                .passed(true)
+                .at(Instant.EPOCH.plusSeconds(marks.size()))
+                .by("coach")
+                .build());
     }
 
     private static Item item(Item.Kind kind, String ref, Standard standard, Sides sides) {

@@ -15,7 +15,9 @@ import lynchet.core.club.TinyClub;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.PracticeEntryBuilder;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.TrainingClass;
@@ -79,38 +81,26 @@ class ReadinessTest {
     }
 
     private void drill(int inClass, Side side, int reps) {
-        practice.add(new PracticeEntry(
-                "p" + practice.size(),
-                attended.get(inClass).id(),
-                null,
-                null,
-                "foot-sweep",
-                null,
-                side,
-                reps,
-                false,
-                null,
-                null,
-                null,
-                null,
-                false));
+        practice.add(PracticeEntryBuilder.builder()
+                .id("p" + practice.size())
+                .classId(attended.get(inClass).id())
+                .technique("foot-sweep")
+                .side(side)
+                .reps(reps)
+                .build());
     }
 
     private void mark(String subject, Side side, Standard standard, boolean passed) {
-        marks.add(new Mark(
-                "m" + marks.size(),
-                "ana",
-                subject,
-                null,
-                side,
-                null,
-                standard,
-                passed,
-                null,
-                null,
-                Instant.EPOCH.plusSeconds(marks.size()),
-                "coach",
-                null));
+        marks.add(MarkBuilder.builder()
+                .id("m" + marks.size())
+                .student("ana")
+                .subject(subject)
+                .side(side)
+                .standard(standard)
+                .passed(passed)
+                .at(Instant.EPOCH.plusSeconds(marks.size()))
+                .by("coach")
+                .build());
     }
 
     private Readiness readiness(Ladder ladder) {
@@ -118,30 +108,16 @@ class ReadinessTest {
     }
 
     private Readiness readiness(Ladder ladder, Readiness.Eyes eyes) {
-        Student ana = new Student(
-                "ana",
-                "Ana Test",
-                null,
-                null,
-                born,
-                SINCE,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                prior,
-                memberUntil,
-                null,
-                holds,
-                restrictions,
-                null,
-                null,
-                null,
-                null,
-                null);
+        Student ana = StudentBuilder.builder()
+                .id("ana")
+                .name("Ana Test")
+                .born(born)
+                .joined(SINCE)
+                .priorClasses(prior)
+                .memberUntil(memberUntil)
+                .holds(holds)
+                .restrictions(restrictions)
+                .build();
         StudentRecord record = new StudentRecord(
                 "ana", promotions, attended, practice, marks, Map.of(), null, Map.of(), null, List.of());
         StudentState state = record.state(List.of(ladder), map);
@@ -289,20 +265,16 @@ class ReadinessTest {
         assertThat(condition(readiness(ladder(Sides.EITHER, Standard.SHOWN)), Condition.Code.SYLLABUS)
                         .met())
                 .isFalse();
-        marks.add(new Mark(
-                "w",
-                "ana",
-                "foot-sweep",
-                null,
-                Side.BOTH,
-                null,
-                Standard.SHOWN,
-                false,
-                null,
-                null,
-                Instant.EPOCH.plusSeconds(9),
-                "coach",
-                "m1"));
+        marks.add(MarkBuilder.builder()
+                .id("w")
+                .student("ana")
+                .subject("foot-sweep")
+                .side(Side.BOTH)
+                .standard(Standard.SHOWN)
+                .at(Instant.EPOCH.plusSeconds(9))
+                .by("coach")
+                .withdraws("m1")
+                .build());
         assertThat(condition(readiness(ladder(Sides.EITHER, Standard.SHOWN)), Condition.Code.SYLLABUS)
                         .met())
                 .isTrue();
@@ -359,8 +331,13 @@ class ReadinessTest {
 
     @Test
     void practiceForEveryoneSparesWhoSatOut() {
-        PracticeEntry all = new PracticeEntry(
-                "p", "c", null, null, "t", null, null, 10, false, null, List.of("ben"), null, null, false);
+        PracticeEntry all = PracticeEntryBuilder.builder()
+                .id("p")
+                .classId("c")
+                .technique("t")
+                .reps(10)
+                .except(List.of("ben"))
+                .build();
         assertThat(Set.of("ana", "ben").stream().filter(all::countsFor)).containsExactly("ana");
     }
 
@@ -392,23 +369,17 @@ class ReadinessTest {
     }
 
     private static Promotion given(String id, String to, int stripes, LocalDate day) {
-        return new Promotion(
-                id,
-                "ana",
-                "adult",
-                "white",
-                to,
-                stripes,
-                day,
-                false,
-                null,
-                null,
-                null,
-                null,
-                Instant.EPOCH,
-                "head",
-                null,
-                null);
+        return PromotionBuilder.builder()
+                .id(id)
+                .student("ana")
+                .ladder("adult")
+                .from("white")
+                .to(to)
+                .stripes(stripes)
+                .date(day)
+                .at(Instant.EPOCH)
+                .by("head")
+                .build();
     }
 
     @Test

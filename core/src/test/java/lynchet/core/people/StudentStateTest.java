@@ -14,6 +14,7 @@ import lynchet.core.club.TinyClub;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
@@ -87,20 +88,17 @@ class StudentStateTest {
     }
 
     private static Mark mark(String id, Side side, String version, Standard standard, boolean passed, int second) {
-        return new Mark(
-                id,
-                "ana",
-                "throw",
-                null,
-                side,
-                version,
-                standard,
-                passed,
-                null,
-                null,
-                Instant.ofEpochSecond(second),
-                "coach",
-                null);
+        return MarkBuilder.builder()
+                .id(id)
+                .student("ana")
+                .subject("throw")
+                .side(side)
+                .version(version)
+                .standard(standard)
+                .passed(passed)
+                .at(Instant.ofEpochSecond(second))
+                .by("coach")
+                .build();
     }
 
     private static Optional<Standard> best(Side side, Mark... marks) {
@@ -145,20 +143,17 @@ class StudentStateTest {
     void whatIsTakenBackCountsForNothing() {
         training.mark("throw", DAY, Standard.LIVE, true, List.of());
         Mark given = training.marks.get(0);
-        training.marks.add(new Mark(
-                "back",
-                "ana",
-                "throw",
-                null,
-                Side.RIGHT,
-                null,
-                Standard.LIVE,
-                false,
-                null,
-                given.classId(),
-                given.at().plusSeconds(5),
-                "coach",
-                given.id()));
+        training.marks.add(MarkBuilder.builder()
+                .id("back")
+                .student("ana")
+                .subject("throw")
+                .side(Side.RIGHT)
+                .standard(Standard.LIVE)
+                .classId(given.classId())
+                .at(given.at().plusSeconds(5))
+                .by("coach")
+                .withdraws(given.id())
+                .build());
         assertThat(training.state().marks().standing()).isEmpty();
         assertThat(sessions(Side.RIGHT)).isZero();
     }
@@ -213,20 +208,17 @@ class StudentStateTest {
         training.drill("throw", DAY, Side.BOTH, 6);
         StudentState state = training.state();
         Mark performed = mark("a", Side.LEFT, null, Standard.SHOWN, true, 1);
-        Mark received = new Mark(
-                "r",
-                "ana",
-                "throw",
-                Role.RECEIVER,
-                Side.LEFT,
-                null,
-                Standard.SHOWN,
-                true,
-                null,
-                null,
-                Instant.EPOCH,
-                "coach",
-                null);
+        Mark received = MarkBuilder.builder()
+                .id("r")
+                .student("ana")
+                .subject("throw")
+                .role(Role.RECEIVER)
+                .side(Side.LEFT)
+                .standard(Standard.SHOWN)
+                .passed(true)
+                .at(Instant.EPOCH)
+                .by("coach")
+                .build();
         assertThat(state.takes(new StudentEvent.Marked(performed, DAY.minusDays(1))))
                 .isFalse();
         assertThat(state.takes(new StudentEvent.Marked(performed, DAY))).isTrue();
@@ -268,38 +260,35 @@ class StudentStateTest {
                 case 3 -> {
                     String version = versions.get(random.nextInt(2));
                     Standard standard = Standard.values()[2 + random.nextInt(3)];
-                    training.marks.add(new Mark(
-                            "r" + i,
-                            "ana",
-                            subject,
-                            null,
-                            Side.values()[random.nextInt(3)],
-                            version.isEmpty() ? null : version,
-                            standard,
-                            random.nextBoolean(),
-                            random.nextBoolean() ? List.of("f") : null,
-                            random.nextBoolean() ? training.attend(day) : null,
-                            Instant.ofEpochSecond(random.nextInt(40)),
-                            "coach",
-                            null));
+                    training.marks.add(MarkBuilder.builder()
+                            .id("r" + i)
+                            .student("ana")
+                            .subject(subject)
+                            .side(Side.values()[random.nextInt(3)])
+                            .version(version.isEmpty() ? null : version)
+                            .standard(standard)
+                            .passed(random.nextBoolean())
+                            .faults(random.nextBoolean() ? List.of("f") : null)
+                            .classId(random.nextBoolean() ? training.attend(day) : null)
+                            .at(Instant.ofEpochSecond(random.nextInt(40)))
+                            .by("coach")
+                            .build());
                 }
                 default -> {
                     if (!training.marks.isEmpty()) {
                         Mark back = training.marks.get(random.nextInt(training.marks.size()));
-                        training.marks.add(new Mark(
-                                "b" + i,
-                                "ana",
-                                back.subject(),
-                                null,
-                                back.side(),
-                                back.version(),
-                                back.standard(),
-                                false,
-                                null,
-                                back.classId(),
-                                Instant.ofEpochSecond(50),
-                                "coach",
-                                back.id()));
+                        training.marks.add(MarkBuilder.builder()
+                                .id("b" + i)
+                                .student("ana")
+                                .subject(back.subject())
+                                .side(back.side())
+                                .version(back.version())
+                                .standard(back.standard())
+                                .classId(back.classId())
+                                .at(Instant.ofEpochSecond(50))
+                                .by("coach")
+                                .withdraws(back.id())
+                                .build());
                     }
                 }
             }

@@ -15,30 +15,25 @@ class StudentTest {
     }
 
     private static Student student(LocalDate born, Student.Guest guest) {
-        return new Student(
-                "ana",
-                "Ana Maria Test",
-                null,
-                "11",
-                born,
-                DAY,
-                null,
-                guest,
-                61.5,
-                DAY,
-                170,
-                null,
-                List.of("all"),
-                4,
-                DAY,
-                new Contacts("0557", "ana@mail.example", "Parent", "0555", null, "Aunt", "0556"),
-                List.of(new Hold(DAY, null, "calm down first", "coach", null, null)),
-                List.of(new Restriction(Restriction.Kind.NO_NECK, DAY, null, "left shoulder")),
-                List.of("ben"),
-                "Prefers to start seated",
-                null,
-                null,
-                null);
+        return StudentBuilder.builder()
+                .id("ana")
+                .name("Ana Maria Test")
+                .card("11")
+                .born(born)
+                .joined(DAY)
+                .guest(guest)
+                .weightKg(61.5)
+                .weighed(DAY)
+                .heightCm(170)
+                .tracks(List.of("all"))
+                .priorClasses(4)
+                .memberUntil(DAY)
+                .contacts(new Contacts("0557", "ana@mail.example", "Parent", "0555", null, "Aunt", "0556"))
+                .holds(List.of(new Hold(DAY, null, "calm down first", "coach", null, null)))
+                .restrictions(List.of(new Restriction(Restriction.Kind.NO_NECK, DAY, null, "left shoulder")))
+                .keepApart(List.of("ben"))
+                .notes("Prefers to start seated")
+                .build();
     }
 
     /** Who said "twelve" at the door is thirteen a year later; a birth date, once known, counts instead. */

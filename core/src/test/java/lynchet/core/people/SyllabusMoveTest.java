@@ -14,6 +14,7 @@ import lynchet.core.club.TinyClub;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.Standard;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
@@ -173,20 +174,16 @@ class SyllabusMoveTest {
             if (random.nextInt(3) > 0) {
                 Standard standard = STANDARDS.get(random.nextInt(2));
                 passed.put(subject, standard);
-                marks.add(new Mark(
-                        "m-" + subject,
-                        "ana",
-                        subject,
-                        null,
-                        lynchet.core.mat.Side.BOTH,
-                        null,
-                        standard,
-                        true,
-                        null,
-                        null,
-                        Instant.EPOCH,
-                        "coach",
-                        null));
+                marks.add(MarkBuilder.builder()
+                        .id("m-" + subject)
+                        .student("ana")
+                        .subject(subject)
+                        .side(lynchet.core.mat.Side.BOTH)
+                        .standard(standard)
+                        .passed(true)
+                        .at(Instant.EPOCH)
+                        .by("coach")
+                        .build());
             }
         }
         SyllabusMove move = random.nextInt(3) > 0
@@ -245,23 +242,17 @@ class SyllabusMoveTest {
     }
 
     private static Promotion given(String id, String from, String to, int stripes, LocalDate day) {
-        return new Promotion(
-                id,
-                "ana",
-                "adult",
-                from,
-                to,
-                stripes,
-                day,
-                false,
-                null,
-                null,
-                null,
-                null,
-                Instant.EPOCH,
-                "c",
-                null,
-                null);
+        return PromotionBuilder.builder()
+                .id(id)
+                .student("ana")
+                .ladder("adult")
+                .from(from)
+                .to(to)
+                .stripes(stripes)
+                .date(day)
+                .at(Instant.EPOCH)
+                .by("c")
+                .build();
     }
 
     private record Slow(List<String> conditions, boolean isNewest) {}

@@ -11,6 +11,7 @@ import lynchet.core.card.Family;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
 import lynchet.core.rank.Item;
@@ -34,20 +35,16 @@ class TouchedTest {
             Map.of("ana", passed("ana", "sweep"), "bo", passed("bo", "drop"), "cai", StudentState.empty());
 
     private StudentState passed(String student, String technique) {
-        Mark mark = new Mark(
-                "m-" + student,
-                student,
-                technique,
-                null,
-                Side.BOTH,
-                null,
-                Standard.SHOWN,
-                true,
-                null,
-                null,
-                Instant.EPOCH,
-                "coach",
-                null);
+        Mark mark = MarkBuilder.builder()
+                .id("m-" + student)
+                .student(student)
+                .subject(technique)
+                .side(Side.BOTH)
+                .standard(Standard.SHOWN)
+                .passed(true)
+                .at(Instant.EPOCH)
+                .by("coach")
+                .build();
         return new StudentRecord(
                         student,
                         List.of(),

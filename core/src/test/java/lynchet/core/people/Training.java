@@ -10,7 +10,9 @@ import lynchet.core.club.TinyClub;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.PracticeEntryBuilder;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
@@ -28,21 +30,15 @@ public final class Training {
     }
 
     public void drill(String technique, LocalDate day, Side side, int reps, boolean part, Role role) {
-        practice.add(new PracticeEntry(
-                "p" + practice.size(),
-                attend(day),
-                null,
-                null,
-                technique,
-                null,
-                side,
-                reps,
-                part,
-                role,
-                null,
-                null,
-                null,
-                false));
+        practice.add(PracticeEntryBuilder.builder()
+                .id("p" + practice.size())
+                .classId(attend(day))
+                .technique(technique)
+                .side(side)
+                .reps(reps)
+                .part(part)
+                .role(role)
+                .build());
     }
 
     public String attend(LocalDate day) {
@@ -58,20 +54,18 @@ public final class Training {
     }
 
     public void mark(String technique, LocalDate day, Standard standard, boolean passed, List<String> faults) {
-        marks.add(new Mark(
-                "m" + marks.size(),
-                "ana",
-                technique,
-                null,
-                Side.RIGHT,
-                null,
-                standard,
-                passed,
-                faults,
-                day == null ? null : attend(day),
-                Instant.EPOCH.plusSeconds(marks.size()),
-                "coach",
-                null));
+        marks.add(MarkBuilder.builder()
+                .id("m" + marks.size())
+                .student("ana")
+                .subject(technique)
+                .side(Side.RIGHT)
+                .standard(standard)
+                .passed(passed)
+                .faults(faults)
+                .classId(day == null ? null : attend(day))
+                .at(Instant.EPOCH.plusSeconds(marks.size()))
+                .by("coach")
+                .build());
     }
 
     public final List<Promotion> promotions = new ArrayList<>();

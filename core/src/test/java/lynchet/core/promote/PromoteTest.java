@@ -14,6 +14,7 @@ import lynchet.core.people.Promotion;
 import lynchet.core.people.Readiness;
 import lynchet.core.people.Readiness.Verdict;
 import lynchet.core.people.Student;
+import lynchet.core.people.StudentBuilder;
 import lynchet.core.people.Training;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
@@ -111,30 +112,12 @@ class PromoteTest {
     }
 
     private static Student born(LocalDate born) {
-        return new Student(
-                "ana",
-                "Ana",
-                null,
-                null,
-                born,
-                DAY.minusYears(3),
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+        return StudentBuilder.builder()
+                .id("ana")
+                .name("Ana")
+                .born(born)
+                .joined(DAY.minusYears(3))
+                .build();
     }
 
     private static Optional<HandOver> over(

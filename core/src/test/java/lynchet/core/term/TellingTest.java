@@ -6,32 +6,25 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.mat.TrainingClassBuilder;
 import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
+import lynchet.core.people.StudentBuilder;
 import org.junit.jupiter.api.Test;
 
 /** Tuesday 3 March 2026, Juniors at five: who is told that it is called off. */
 class TellingTest {
 
     private static final LocalDate DAY = LocalDate.of(2026, 3, 3);
-    private static final TrainingClass JUNIORS = new TrainingClass(
-            "c",
-            DAY,
-            LocalTime.of(17, 0),
-            60,
-            "juniors",
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            true,
-            false,
-            null,
-            0);
+    private static final TrainingClass JUNIORS = TrainingClassBuilder.builder()
+            .id("c")
+            .date(DAY)
+            .start(LocalTime.of(17, 0))
+            .minutes(60)
+            .track("juniors")
+            .cancelled(true)
+            .build();
 
     private static Student student(String name, Integer age, Contacts contacts) {
         return student(name, age, contacts, null, null);
@@ -39,30 +32,16 @@ class TellingTest {
 
     private static Student student(String name, Integer age, Contacts contacts, LocalDate left, Student.Guest guest) {
         LocalDate born = age == null ? null : DAY.minusYears(age);
-        return new Student(
-                name.toLowerCase(java.util.Locale.ROOT),
-                name,
-                null,
-                null,
-                born,
-                DAY,
-                left,
-                guest,
-                null,
-                null,
-                null,
-                null,
-                List.of("juniors"),
-                0,
-                null,
-                contacts,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+        return StudentBuilder.builder()
+                .id(name.toLowerCase(java.util.Locale.ROOT))
+                .name(name)
+                .born(born)
+                .joined(DAY)
+                .left(left)
+                .guest(guest)
+                .tracks(List.of("juniors"))
+                .contacts(contacts)
+                .build();
     }
 
     private static Contacts own(String phone, String email) {

@@ -15,6 +15,7 @@ import lynchet.core.card.Family;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.BlockBuilder;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.term.plan.Asked;
@@ -58,8 +59,13 @@ class TermQuestionTest {
     }
 
     private static Block drill(String technique) {
-        return new Block(
-                "d", Block.Kind.WHOLE_DRILL, "d", 20, technique, null, null, null, null, null, 0, 0, null, null, 0, 0);
+        return BlockBuilder.builder()
+                .id("d")
+                .kind(Block.Kind.WHOLE_DRILL)
+                .title("d")
+                .minutes(20)
+                .technique(technique)
+                .build();
     }
 
     private TermQuestion asked(TermPlan plan, TermQuestion.Held... held) {

@@ -20,6 +20,7 @@ import lynchet.core.card.Technique;
 import lynchet.core.chain.Chain;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
@@ -204,20 +205,20 @@ public final class MarksCsv {
                         "" + passed,
                         "" + day,
                         "" + withdraws));
-        return Limits.kept(new Mark(
-                cells.text("id").orElse(made),
-                student.id(),
-                subject,
-                cells.oneOf("role", Role.class).orElse(Role.PERFORMER),
-                side,
-                cells.text("version").orElse(null),
-                standard,
-                passed,
-                faults,
-                null,
-                at,
-                by,
-                withdraws));
+        return Limits.kept(MarkBuilder.builder()
+                .id(cells.text("id").orElse(made))
+                .student(student.id())
+                .subject(subject)
+                .role(cells.oneOf("role", Role.class).orElse(Role.PERFORMER))
+                .side(side)
+                .version(cells.text("version").orElse(null))
+                .standard(standard)
+                .passed(passed)
+                .faults(faults)
+                .at(at)
+                .by(by)
+                .withdraws(withdraws)
+                .build());
     }
 
     /** A moment is in UTC, where the day of today may already be over. */

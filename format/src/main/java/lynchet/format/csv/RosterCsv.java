@@ -20,6 +20,7 @@ import java.util.stream.Stream;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Student;
+import lynchet.core.people.StudentBuilder;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rule.Limits;
 
@@ -202,30 +203,31 @@ public final class RosterCsv {
         LocalDate joined = c.date("joined").orElse(was == null ? today : was.joined());
         Optional<Double> weight = c.number("weight_kg");
         boolean reweighed = weight.isPresent() && (was == null || !weight.get().equals(was.weightKg()));
-        Student student = new Student(
-                id,
-                c.needed("name"),
-                c.text("called_by").orElse(was == null ? null : was.calledBy()),
-                c.text("card").orElse(was == null ? null : was.card()),
-                c.date("born").orElse(was == null ? null : was.born()),
-                joined,
-                c.date("left").orElse(was == null ? null : was.left()),
-                was == null ? null : was.guest(),
-                weight.orElse(was == null ? null : was.weightKg()),
-                reweighed ? today : was == null ? null : was.weighed(),
-                c.whole("height_cm").orElse(was == null ? null : was.heightCm()),
-                c.oneOf("lead", Lead.class).orElse(was == null ? Lead.RIGHT : was.lead()),
-                trainsIn(c).orElse(was == null ? List.of() : was.tracks()),
-                c.whole("prior_classes").orElse(was == null ? 0 : was.priorClasses()),
-                c.date("member_until").orElse(was == null ? null : was.memberUntil()),
-                was == null ? null : was.contacts(),
-                was == null ? null : was.holds(),
-                was == null ? null : was.restrictions(),
-                was == null ? null : was.keepApart(),
-                was == null ? null : was.notes(),
-                was == null ? null : was.consents(),
-                c.text("belt_size").orElse(was == null ? null : was.beltSize()),
-                was == null ? null : was.prefers());
+        Student student = StudentBuilder.builder()
+                .id(id)
+                .name(c.needed("name"))
+                .calledBy(c.text("called_by").orElse(was == null ? null : was.calledBy()))
+                .card(c.text("card").orElse(was == null ? null : was.card()))
+                .born(c.date("born").orElse(was == null ? null : was.born()))
+                .joined(joined)
+                .left(c.date("left").orElse(was == null ? null : was.left()))
+                .guest(was == null ? null : was.guest())
+                .weightKg(weight.orElse(was == null ? null : was.weightKg()))
+                .weighed(reweighed ? today : was == null ? null : was.weighed())
+                .heightCm(c.whole("height_cm").orElse(was == null ? null : was.heightCm()))
+                .lead(c.oneOf("lead", Lead.class).orElse(was == null ? Lead.RIGHT : was.lead()))
+                .tracks(trainsIn(c).orElse(was == null ? List.of() : was.tracks()))
+                .priorClasses(c.whole("prior_classes").orElse(was == null ? 0 : was.priorClasses()))
+                .memberUntil(c.date("member_until").orElse(was == null ? null : was.memberUntil()))
+                .contacts(was == null ? null : was.contacts())
+                .holds(was == null ? null : was.holds())
+                .restrictions(was == null ? null : was.restrictions())
+                .keepApart(was == null ? null : was.keepApart())
+                .notes(was == null ? null : was.notes())
+                .consents(was == null ? null : was.consents())
+                .beltSize(c.text("belt_size").orElse(was == null ? null : was.beltSize()))
+                .prefers(was == null ? null : was.prefers())
+                .build();
         return new Member(Limits.kept(student), ranks(c, before, joined));
     }
 

@@ -21,8 +21,10 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.MapData;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.mat.TrainingClassBuilder;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.MarkBook;
 import lynchet.core.people.Student;
@@ -372,8 +374,13 @@ class SheetsTest {
 
     private static TrainingClass trained(String id, String track, LocalTime start) {
         LocalDate day = LocalDate.of(2026, 2, 3);
-        return new TrainingClass(
-                id, day, start, 60, track, null, null, null, null, null, null, List.of(), false, false, null, 0);
+        return TrainingClassBuilder.builder()
+                .id(id)
+                .date(day)
+                .start(start)
+                .minutes(60)
+                .track(track)
+                .build();
     }
 
     private static final GrapplingMap MAP = GrapplingMap.of(Json.read(
@@ -435,20 +442,14 @@ class SheetsTest {
     void marksThatCannotBeTakenSayWhy(String cells, String why) {
         String csv = "student,technique,passed,withdraws,at\n11,body drop," + cells + "\n";
         Mark hers = mark("m-1", false, "2026-02-03T18:30:00Z", null);
-        Mark his = new Mark(
-                "m-8",
-                "bo-test",
-                "body-drop",
-                null,
-                null,
-                null,
-                Standard.SHOWN,
-                false,
-                null,
-                null,
-                hers.at(),
-                "coach",
-                null);
+        Mark his = MarkBuilder.builder()
+                .id("m-8")
+                .student("bo-test")
+                .subject("body-drop")
+                .standard(Standard.SHOWN)
+                .at(hers.at())
+                .by("coach")
+                .build();
         List<Mark> there = List.of(hers, his);
         assertThat(marks(csv, there).preview().lines()).singleElement().satisfies(line -> assertThat(
                         line.what() + ": " + line.why())
@@ -457,20 +458,16 @@ class SheetsTest {
     }
 
     private static Mark mark(String id, boolean passed, String at, String withdraws) {
-        return new Mark(
-                id,
-                "ana-test",
-                "body-drop",
-                null,
-                null,
-                null,
-                Standard.SHOWN,
-                passed,
-                null,
-                null,
-                Instant.parse(at),
-                "coach",
-                withdraws);
+        return MarkBuilder.builder()
+                .id(id)
+                .student("ana-test")
+                .subject("body-drop")
+                .standard(Standard.SHOWN)
+                .passed(passed)
+                .at(Instant.parse(at))
+                .by("coach")
+                .withdraws(withdraws)
+                .build();
     }
 
     private static String written(Stream<Mark> marks) {

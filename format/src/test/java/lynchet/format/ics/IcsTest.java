@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.mat.TrainingClassBuilder;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -105,23 +106,17 @@ class IcsTest {
 
     @Test
     void whatIsWrittenIsReadAgain() {
-        TrainingClass training = new TrainingClass(
-                "tue-2026-11-24",
-                LocalDate.of(2026, 11, 24),
-                LocalTime.of(18, 30),
-                90,
-                "all",
-                "tue",
-                null,
-                null,
-                null,
-                "Long; mat",
-                "Hip throw, sweep",
-                List.of(),
-                true,
-                false,
-                null,
-                0);
+        TrainingClass training = TrainingClassBuilder.builder()
+                .id("tue-2026-11-24")
+                .date(LocalDate.of(2026, 11, 24))
+                .start(LocalTime.of(18, 30))
+                .minutes(90)
+                .track("all")
+                .slot("tue")
+                .area("Long; mat")
+                .theme("Hip throw, sweep")
+                .cancelled(true)
+                .build();
         String written = new ClassesIcs(Instant.parse("2026-11-20T10:00:00Z"))
                 .classes(List.of(training), track -> "Everybody")
                 .days("winter", "Winter", LocalDate.of(2026, 12, 21), LocalDate.of(2027, 1, 3))

@@ -13,6 +13,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
@@ -83,7 +84,20 @@ class MarkRow extends Row<Mark> {
 
     @Override
     public Mark toCore() {
-        return new Mark(
-                getId(), student, subject, role, side, version, standard, passed, faults, classId, at, by, withdraws);
+        return MarkBuilder.builder()
+                .id(getId())
+                .student(student)
+                .subject(subject)
+                .role(role)
+                .side(side)
+                .version(version)
+                .standard(standard)
+                .passed(passed)
+                .faults(faults)
+                .classId(classId)
+                .at(at)
+                .by(by)
+                .withdraws(withdraws)
+                .build();
     }
 }

@@ -13,6 +13,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.PracticeEntryBuilder;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.server.keep.Row;
@@ -85,7 +86,21 @@ class PracticeRow extends Row<PracticeEntry> {
 
     @Override
     public PracticeEntry toCore() {
-        return new PracticeEntry(
-                getId(), classId, block, student, technique, chain, side, reps, part, role, except, at, by, withdrawn);
+        return PracticeEntryBuilder.builder()
+                .id(getId())
+                .classId(classId)
+                .blockId(block)
+                .student(student)
+                .technique(technique)
+                .chain(chain)
+                .side(side)
+                .reps(reps)
+                .part(part)
+                .role(role)
+                .except(except)
+                .at(at)
+                .by(by)
+                .withdrawn(withdrawn)
+                .build();
     }
 }

@@ -15,13 +15,17 @@ import java.util.List;
 import java.util.Map;
 import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.PracticeEntryBuilder;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.mat.TrainingClassBuilder;
 import lynchet.core.people.Brought;
 import lynchet.core.people.Promotion;
+import lynchet.core.people.PromotionBuilder;
 import lynchet.core.people.StudentRecord;
 import lynchet.core.round.Round;
 import lynchet.server.keep.Sql;
@@ -108,23 +112,18 @@ class RecordReader {
                 null,
                 row -> parts.get(row.getString(1))
                         .promotions
-                        .add(new Promotion(
-                                row.getString(2),
-                                row.getString(1),
-                                row.getString(3),
-                                row.getString(4),
-                                row.getString(5),
-                                row.getInt(6),
-                                row.getObject(7, LocalDate.class),
-                                row.getBoolean(8),
-                                null,
-                                null,
-                                null,
-                                null,
-                                instant(row, 9),
-                                null,
-                                null,
-                                row.getString(10))));
+                        .add(PromotionBuilder.builder()
+                                .id(row.getString(2))
+                                .student(row.getString(1))
+                                .ladder(row.getString(3))
+                                .from(row.getString(4))
+                                .to(row.getString(5))
+                                .stripes(row.getInt(6))
+                                .date(row.getObject(7, LocalDate.class))
+                                .fromBefore(row.getBoolean(8))
+                                .at(instant(row, 9))
+                                .corrects(row.getString(10))
+                                .build()));
     }
 
     private static Instant instant(ResultSet row, int column) throws SQLException {
@@ -139,23 +138,14 @@ class RecordReader {
                 null,
                 row -> parts.get(row.getString(1))
                         .attended
-                        .add(new TrainingClass(
-                                row.getString(2),
-                                row.getObject(3, LocalDate.class),
-                                LocalTime.MIN,
-                                60,
-                                row.getString(4),
-                                null,
-                                null,
-                                null,
-                                null,
-                                null,
-                                null,
-                                null,
-                                row.getBoolean(5),
-                                false,
-                                null,
-                                0)));
+                        .add(TrainingClassBuilder.builder()
+                                .id(row.getString(2))
+                                .date(row.getObject(3, LocalDate.class))
+                                .start(LocalTime.MIN)
+                                .minutes(60)
+                                .track(row.getString(4))
+                                .cancelled(row.getBoolean(5))
+                                .build()));
     }
 
     private void practice(Collection<String> students, Collection<String> subjects, Map<String, Parts> parts) {
@@ -170,21 +160,17 @@ class RecordReader {
                 subjects,
                 row -> parts.get(row.getString(1))
                         .practice
-                        .add(new PracticeEntry(
-                                row.getString(2),
-                                row.getString(3),
-                                null,
-                                row.getString(1),
-                                row.getString(4),
-                                row.getString(5),
-                                Side.valueOf(row.getString(6)),
-                                row.getInt(7),
-                                row.getBoolean(8),
-                                Role.valueOf(row.getString(9)),
-                                null,
-                                null,
-                                null,
-                                false)));
+                        .add(PracticeEntryBuilder.builder()
+                                .id(row.getString(2))
+                                .classId(row.getString(3))
+                                .student(row.getString(1))
+                                .technique(row.getString(4))
+                                .chain(row.getString(5))
+                                .side(Side.valueOf(row.getString(6)))
+                                .reps(row.getInt(7))
+                                .part(row.getBoolean(8))
+                                .role(Role.valueOf(row.getString(9)))
+                                .build()));
     }
 
     /**
@@ -204,20 +190,20 @@ class RecordReader {
                 subjects,
                 row -> {
                     Parts its = parts.get(row.getString(1));
-                    its.marks.add(new Mark(
-                            row.getString(2),
-                            row.getString(1),
-                            row.getString(3),
-                            Role.valueOf(row.getString(4)),
-                            Side.valueOf(row.getString(5)),
-                            row.getString(6),
-                            Standard.valueOf(row.getString(7)),
-                            row.getBoolean(8),
-                            row.getBoolean(13) ? List.of("fault") : null,
-                            row.getString(9),
-                            instant(row, 10),
-                            null,
-                            row.getString(11)));
+                    its.marks.add(MarkBuilder.builder()
+                            .id(row.getString(2))
+                            .student(row.getString(1))
+                            .subject(row.getString(3))
+                            .role(Role.valueOf(row.getString(4)))
+                            .side(Side.valueOf(row.getString(5)))
+                            .version(row.getString(6))
+                            .standard(Standard.valueOf(row.getString(7)))
+                            .passed(row.getBoolean(8))
+                            .faults(row.getBoolean(13) ? List.of("fault") : null)
+                            .classId(row.getString(9))
+                            .at(instant(row, 10))
+                            .withdraws(row.getString(11))
+                            .build());
                     if (row.getString(9) != null) {
                         its.markedIn.put(row.getString(9), row.getObject(12, LocalDate.class));
                     }

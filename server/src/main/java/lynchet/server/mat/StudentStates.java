@@ -14,7 +14,6 @@ import lynchet.core.club.Club;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.map.Link;
 import lynchet.core.map.MapData;
 import lynchet.core.mat.Role;
 import lynchet.core.people.Memory;
@@ -26,7 +25,6 @@ import lynchet.core.rank.Ladder;
 import lynchet.server.club.AfterRecords;
 import lynchet.server.club.Stores;
 import lynchet.server.club.Taught;
-import lynchet.server.keep.Change;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Reopened;
 import org.springframework.context.event.EventListener;
@@ -252,104 +250,19 @@ public class StudentStates implements AfterRecords {
 
     @Override
     public void changed(Club before, Club after) {
-        Affected affected = new Affected(before, after);
-        if (affected.everybody) {
+        AffectedStudents affected = AffectedStudents.by(before, after, this::inClass, this::whoDid);
+        if (affected.everybody()) {
             List<String> students = jdbc.queryForList("select id from student order by id", String.class);
             changed(Set.of());
-            again(students, affected.nothing() ? List.of() : affected.subjects(), after.ladders(), affected.map());
-        } else if (!affected.students.isEmpty()) {
-            changed(affected.students);
-            again(affected.students, affected.subjects(), after.ladders(), affected.map());
+            again(
+                    students,
+                    affected.students().isEmpty() ? List.of() : affected.subjects(),
+                    after.ladders(),
+                    GrapplingMap.of(after.map()));
+        } else if (!affected.students().isEmpty()) {
+            changed(affected.students());
+            again(affected.students(), affected.subjects(), after.ladders(), GrapplingMap.of(after.map()));
         }
-    }
-
-    /** Whom an edit of records touches, and in which subjects. */
-    private final class Affected {
-
-        private final Club before;
-        private final Club after;
-        private final Set<String> students = new HashSet<>();
-        private final Set<String> subjects = new HashSet<>();
-        private boolean everySubject;
-        private boolean everybody;
-
-        private Affected(Club before, Club after) {
-            this.before = before;
-            this.after = after;
-            each(Parts.ATTENDANCE, there -> {
-                students.add(there.student());
-                everySubject = true;
-            });
-            each(Parts.CLASSES, trained -> {
-                students.addAll(inClass(trained.id()));
-                everySubject = true;
-            });
-            each(Parts.PRACTICE, entry -> {
-                students.addAll(inClass(entry.classId()));
-                subjects.add(entry.subject());
-            });
-            each(Parts.MARKS, mark -> {
-                students.add(mark.student());
-                subjects.add(mark.subject());
-            });
-            each(Parts.CREDITS, credit -> {
-                students.add(credit.student());
-                subjects.add(credit.subject());
-            });
-            each(Parts.BROUGHT, brought -> {
-                students.add(brought.student());
-                brought.had().forEach(had -> subjects.add(had.subject()));
-            });
-            each(Parts.SYLLABUS_MOVES, move -> students.add(move.student()));
-            each(Parts.ROUNDS, round -> {
-                students.addAll(List.of(round.first(), round.second()));
-                everySubject = true;
-            });
-            each(Parts.LINKS, this::link);
-            everybody = !counting(before).equals(counting(after));
-        }
-
-        private boolean nothing() {
-            return students.isEmpty();
-        }
-
-        private List<String> subjects() {
-            return everySubject ? null : List.copyOf(subjects);
-        }
-
-        private GrapplingMap map() {
-            return GrapplingMap.of(after.map());
-        }
-
-        private <T> void each(Part<T> part, Consumer<T> touched) {
-            for (Change<T> change : Change.between(part, before.all(part), after.all(part))) {
-                if (change.before() != null) {
-                    touched.accept(change.before());
-                }
-                if (change.after() != null) {
-                    touched.accept(change.after());
-                }
-            }
-        }
-
-        /** What worked in a round counts for the technique that the link is done with. */
-        private void link(Link link) {
-            subjects.add(link.technique());
-            students.addAll(jdbc.queryForList(
-                    "select distinct case e.who when 'FIRST' then r.first_student else r.second_student end"
-                            + " from round_event e join round r on r.id = e.round where e.link = ?",
-                    String.class,
-                    link.id()));
-        }
-    }
-
-    /** How classes are counted on each ladder. */
-    private static Map<String, List<Object>> counting(Club club) {
-        Map<String, List<Object>> counting = new HashMap<>();
-        for (Ladder ladder : club.ladders()) {
-            counting.put(ladder.id(), List.of(ladder.tracks(), ladder.policy().oneClassADay()));
-        }
-        return counting;
     }
 
     /** Those who were in a class, and those who were marked or had a round in it. */
@@ -363,6 +276,15 @@ public class StudentStates implements AfterRecords {
                 classId,
                 classId,
                 classId);
+    }
+
+    /** Those who did this link in a round: what worked counts for the technique that it is done with. */
+    private List<String> whoDid(String link) {
+        return jdbc.queryForList(
+                "select distinct case e.who when 'FIRST' then r.first_student else r.second_student end"
+                        + " from round_event e join round r on r.id = e.round where e.link = ?",
+                String.class,
+                link);
     }
 
     /**

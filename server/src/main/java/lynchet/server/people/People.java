@@ -16,6 +16,7 @@ import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Promotion;
+import lynchet.core.people.PromotionBuilder;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.format.csv.Member;
@@ -281,23 +282,19 @@ public class People {
         boolean isStripe = before != null
                 && before.rank().equals(now.rank())
                 && before.since().equals(now.since());
-        Promotion promotion = new Promotion(
-                id,
-                student.id(),
-                now.ladder(),
-                corrects || before == null ? null : before.rank(),
-                now.rank(),
-                now.stripes(),
-                isStripe && !corrects ? today() : now.since(),
-                now.fromBefore(),
-                null,
-                null,
-                now.fromBefore() ? "" : "from a sheet",
-                null,
-                clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS),
-                Journal.who(),
-                null,
-                null);
+        Promotion promotion = PromotionBuilder.builder()
+                .id(id)
+                .student(student.id())
+                .ladder(now.ladder())
+                .from(corrects || before == null ? null : before.rank())
+                .to(now.rank())
+                .stripes(now.stripes())
+                .date(isStripe && !corrects ? today() : now.since())
+                .fromBefore(now.fromBefore())
+                .reason(now.fromBefore() ? "" : "from a sheet")
+                .at(clock.instant().truncatedTo(java.time.temporal.ChronoUnit.MILLIS))
+                .by(Journal.who())
+                .build();
         if (corrects) {
             promotions.change(List.of(promotion));
         } else {

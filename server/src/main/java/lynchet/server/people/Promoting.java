@@ -9,6 +9,7 @@ import java.util.Optional;
 import lynchet.core.club.Parts;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Promotion;
+import lynchet.core.people.PromotionBuilder;
 import lynchet.core.people.Readiness;
 import lynchet.core.people.Stood;
 import lynchet.core.rank.Ladder;
@@ -124,23 +125,15 @@ public class Promoting {
             HeldRank held = held(one.student(), ladder)
                     .orElseThrow(() -> Refusal.bad(
                             "NO_RANK", "/given", people.one(one.student()).name() + " holds no rank on this ladder."));
-            all.add(give(new Promotion(
-                    one.id(),
-                    one.student(),
-                    ladder,
-                    held.rank(),
-                    held.rank(),
-                    held.stripes() + 1,
-                    day,
-                    false,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null)));
+            all.add(give(PromotionBuilder.builder()
+                    .id(one.id())
+                    .student(one.student())
+                    .ladder(ladder)
+                    .from(held.rank())
+                    .to(held.rank())
+                    .stripes(held.stripes() + 1)
+                    .date(day)
+                    .build()));
         }
         return all;
     }
@@ -202,23 +195,22 @@ public class Promoting {
         if (meant.reason() == null || meant.reason().isBlank()) {
             throw Refusal.bad("REASON_MISSING", "/reason", "Say what was wrong.");
         }
-        Promotion corrected = new Promotion(
-                meant.id(),
-                before.student(),
-                before.ladder(),
-                before.from(),
-                meant.to(),
-                meant.stripes(),
-                meant.date(),
-                before.fromBefore(),
-                before.verdict(),
-                before.figures(),
-                meant.reason(),
-                before.grading(),
-                null,
-                null,
-                before.announced(),
-                id);
+        Promotion corrected = PromotionBuilder.builder()
+                .id(meant.id())
+                .student(before.student())
+                .ladder(before.ladder())
+                .from(before.from())
+                .to(meant.to())
+                .stripes(meant.stripes())
+                .date(meant.date())
+                .fromBefore(before.fromBefore())
+                .verdict(before.verdict())
+                .figures(before.figures())
+                .reason(meant.reason())
+                .grading(before.grading())
+                .announced(before.announced())
+                .corrects(id)
+                .build();
         Optional<Promotion> kept = promotions.find(meant.id());
         if (kept.isPresent()) {
             if (!corrected.stampedLike(kept.get()).equals(kept.get())) {

@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.List;
 import lynchet.core.people.Condition;
 import lynchet.core.people.Promotion;
+import lynchet.core.people.PromotionBuilder;
 import lynchet.core.people.Readiness;
 import lynchet.server.keep.Row;
 
@@ -88,23 +89,24 @@ class PromotionRow extends Row<Promotion> {
 
     @Override
     public Promotion toCore() {
-        return new Promotion(
-                getId(),
-                student,
-                ladder,
-                fromRank,
-                toRank,
-                stripes,
-                givenOn,
-                fromBefore,
-                verdict,
-                figures.stream().map(FigureRow::toCore).toList(),
-                reason,
-                grading,
-                at,
-                by,
-                announced,
-                corrects);
+        return PromotionBuilder.builder()
+                .id(getId())
+                .student(student)
+                .ladder(ladder)
+                .from(fromRank)
+                .to(toRank)
+                .stripes(stripes)
+                .date(givenOn)
+                .fromBefore(fromBefore)
+                .verdict(verdict)
+                .figures(figures.stream().map(FigureRow::toCore).toList())
+                .reason(reason)
+                .grading(grading)
+                .at(at)
+                .by(by)
+                .announced(announced)
+                .corrects(corrects)
+                .build();
     }
 
     /** One condition as it stood. */

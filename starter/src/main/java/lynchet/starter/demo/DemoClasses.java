@@ -12,11 +12,13 @@ import lynchet.core.card.Jacket;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Block;
+import lynchet.core.mat.BlockBuilder;
 import lynchet.core.mat.ClassPattern;
 import lynchet.core.mat.Dose;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.mat.TrainingClassBuilder;
 import lynchet.core.rank.Ladder;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
@@ -221,76 +223,47 @@ final class DemoClasses {
         int theme = Math.floorMod(week + (slot.after() == 3 ? 4 : 0), plan.length);
         String[] techniques = plan[theme];
         List<Block> blocks = new ArrayList<>();
-        blocks.add(new Block(
-                "warm-up",
-                Block.Kind.WARM_UP,
-                "Warm-up: hip escapes and bridges",
-                10,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                0,
-                null,
-                null,
-                0,
-                0));
-        blocks.add(new Block(
-                "falls",
-                Block.Kind.BREAKFALLS,
-                "Side breakfalls",
-                brief ? 8 : 10,
-                "side-fall",
-                null,
-                null,
-                new Dose(6, Side.BOTH, 0, null, 0, null, 60, 5, null),
-                "Sit, do not topple",
-                "fault-1",
-                0,
-                0,
-                null,
-                null,
-                0,
-                0));
+        blocks.add(BlockBuilder.builder()
+                .id("warm-up")
+                .kind(Block.Kind.WARM_UP)
+                .title("Warm-up: hip escapes and bridges")
+                .minutes(10)
+                .build());
+        blocks.add(BlockBuilder.builder()
+                .id("falls")
+                .kind(Block.Kind.BREAKFALLS)
+                .title("Side breakfalls")
+                .minutes(brief ? 8 : 10)
+                .technique("side-fall")
+                .dose(new Dose(6, Side.BOTH, 0, null, 0, null, 60, 5, null))
+                .watchCue("Sit, do not topple")
+                .watchFault("fault-1")
+                .build());
         blocks.add(drill(map, "drill-1", techniques[0], brief ? 12 : 18));
         blocks.add(drill(map, "drill-2", techniques[1], brief ? 12 : 18));
-        blocks.add(new Block(
-                "rounds",
-                Block.Kind.POSITIONAL_ROUNDS,
-                "Positional rounds, reset on escape",
-                brief ? 10 : 20,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                0,
-                "mount-bottom",
-                null,
-                180,
-                30));
-        return new TrainingClass(
-                slot.id() + "-" + day,
-                day,
-                slot.start(),
-                slot.minutes(),
-                slot.track(),
-                slot.id(),
-                term,
-                null,
-                slot.coach(),
-                slot.area(),
-                name(map, techniques[0]) + " · " + name(map, techniques[1]),
-                blocks,
-                false,
-                false,
-                null,
-                slot.lanes());
+        blocks.add(BlockBuilder.builder()
+                .id("rounds")
+                .kind(Block.Kind.POSITIONAL_ROUNDS)
+                .title("Positional rounds, reset on escape")
+                .minutes(brief ? 10 : 20)
+                .position("mount-bottom")
+                .work(180)
+                .rest(30)
+                .build());
+        return TrainingClassBuilder.builder()
+                .id(slot.id() + "-" + day)
+                .date(day)
+                .start(slot.start())
+                .minutes(slot.minutes())
+                .track(slot.track())
+                .slot(slot.id())
+                .term(term)
+                .coach(slot.coach())
+                .area(slot.area())
+                .theme(name(map, techniques[0]) + " · " + name(map, techniques[1]))
+                .blocks(blocks)
+                .lanes(slot.lanes())
+                .build();
     }
 
     private static Block drill(GrapplingMap map, String id, String technique, int minutes) {
@@ -300,23 +273,17 @@ final class DemoClasses {
                 .filter(c -> c != null)
                 .findFirst()
                 .orElse(null);
-        return new Block(
-                id,
-                Block.Kind.WHOLE_DRILL,
-                card.name(),
-                minutes,
-                technique,
-                card.houseVersion(),
-                null,
-                new Dose(8, Side.BOTH, 2, Dose.Tempo.BUILDING, 1, null, 180, 12, null),
-                cue,
-                card.faults().get(0).id(),
-                0,
-                0,
-                null,
-                null,
-                0,
-                0);
+        return BlockBuilder.builder()
+                .id(id)
+                .kind(Block.Kind.WHOLE_DRILL)
+                .title(card.name())
+                .minutes(minutes)
+                .technique(technique)
+                .version(card.houseVersion())
+                .dose(new Dose(8, Side.BOTH, 2, Dose.Tempo.BUILDING, 1, null, 180, 12, null))
+                .watchCue(cue)
+                .watchFault(card.faults().get(0).id())
+                .build();
     }
 
     private static String name(GrapplingMap map, String technique) {

@@ -21,8 +21,10 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Attendance;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.Mark;
+import lynchet.core.mat.MarkBuilder;
 import lynchet.core.mat.Pairing;
 import lynchet.core.mat.PracticeEntry;
+import lynchet.core.mat.PracticeEntryBuilder;
 import lynchet.core.mat.Side;
 import lynchet.core.mat.Standard;
 import lynchet.core.mat.Start;
@@ -205,20 +207,18 @@ public final class DemoClub {
                 .ifPresent(c -> attended.getOrDefault(c.id(), Set.of()).stream()
                         .sorted()
                         .limit(9)
-                        .forEach(student -> marks.add(new Mark(
-                                "m-fault-" + student,
-                                student,
-                                Holes.ROOM_TECHNIQUE,
-                                null,
-                                Side.BOTH,
-                                "hand",
-                                Standard.SHOWN,
-                                false,
-                                List.of(Holes.ROOM_FAULT),
-                                c.id(),
-                                at(c, 40),
-                                c.coach(),
-                                null))));
+                        .forEach(student -> marks.add(MarkBuilder.builder()
+                                .id("m-fault-" + student)
+                                .student(student)
+                                .subject(Holes.ROOM_TECHNIQUE)
+                                .side(Side.BOTH)
+                                .version("hand")
+                                .standard(Standard.SHOWN)
+                                .faults(List.of(Holes.ROOM_FAULT))
+                                .classId(c.id())
+                                .at(at(c, 40))
+                                .by(c.coach())
+                                .build())));
     }
 
     /** Who worked with whom in the last weeks. */
@@ -293,21 +293,18 @@ public final class DemoClub {
     private PracticeEntry entry(
             TrainingClass past, Block block, String student, Side side, int reps, List<String> except) {
         String id = "p-" + past.id() + "-" + block.id() + (student == null ? "" : "-" + student);
-        return new PracticeEntry(
-                id,
-                past.id(),
-                block.id(),
-                student,
-                block.technique(),
-                null,
-                side,
-                reps,
-                false,
-                null,
-                except,
-                at(past, 70),
-                past.coach(),
-                false);
+        return PracticeEntryBuilder.builder()
+                .id(id)
+                .classId(past.id())
+                .blockId(block.id())
+                .student(student)
+                .technique(block.technique())
+                .side(side)
+                .reps(reps)
+                .except(except)
+                .at(at(past, 70))
+                .by(past.coach())
+                .build();
     }
 
     /** Everything of earlier ranks was passed before these weeks; of the present one, a share, in class. */
@@ -367,20 +364,20 @@ public final class DemoClub {
         Instant at = where == null ? person.held().since().atStartOfDay().toInstant(ZoneOffset.UTC) : at(where, 75);
         Standard standard = item.standard().isMarked() ? item.standard() : Standard.SHOWN;
         String subject = technique == null ? item.subject() : technique.id();
-        marks.add(new Mark(
-                "m-" + person.student().id() + "-" + item.id(),
-                person.student().id(),
-                subject,
-                item.role(),
-                side,
-                item.version(),
-                standard,
-                passed,
-                faults,
-                where == null ? null : where.id(),
-                at,
-                where == null ? "head" : where.coach(),
-                null));
+        marks.add(MarkBuilder.builder()
+                .id("m-" + person.student().id() + "-" + item.id())
+                .student(person.student().id())
+                .subject(subject)
+                .role(item.role())
+                .side(side)
+                .version(item.version())
+                .standard(standard)
+                .passed(passed)
+                .faults(faults)
+                .classId(where == null ? null : where.id())
+                .at(at)
+                .by(where == null ? "head" : where.coach())
+                .build());
     }
 
     static Instant at(TrainingClass c, int minutesIn) {

@@ -10,6 +10,7 @@ import lynchet.core.grading.Grading.Candidate;
 import lynchet.core.grading.Grading.Outcome;
 import lynchet.core.people.HeldRank;
 import lynchet.core.people.Promotion;
+import lynchet.core.people.PromotionBuilder;
 import lynchet.core.people.Readiness;
 import lynchet.core.rank.Ladder;
 
@@ -98,22 +99,20 @@ final class DemoGradings {
             String grading,
             boolean fromBefore) {
         HeldRank held = person.held();
-        return new Promotion(
-                id,
-                person.student().id(),
-                held.ladder(),
-                from,
-                held.rank(),
-                stripes,
-                day,
-                fromBefore,
-                grading == null ? null : Readiness.Verdict.ELIGIBLE,
-                null,
-                null,
-                grading,
-                day.atTime(20, 0).toInstant(ZoneOffset.UTC),
-                "head",
-                fromBefore ? null : day,
-                null);
+        return PromotionBuilder.builder()
+                .id(id)
+                .student(person.student().id())
+                .ladder(held.ladder())
+                .from(from)
+                .to(held.rank())
+                .stripes(stripes)
+                .date(day)
+                .fromBefore(fromBefore)
+                .verdict(grading == null ? null : Readiness.Verdict.ELIGIBLE)
+                .grading(grading)
+                .at(day.atTime(20, 0).toInstant(ZoneOffset.UTC))
+                .by("head")
+                .announced(fromBefore ? null : day)
+                .build();
     }
 }

@@ -6,6 +6,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.safety.Incident;
+import lynchet.core.safety.IncidentBuilder;
 
 /** What happened on the demo club's mats. */
 final class DemoIncidents {
@@ -54,21 +55,22 @@ final class DemoIncidents {
             String done,
             String seenBy,
             Incident.Outcome outcome) {
-        return new Incident(
-                id,
-                student,
-                partner,
-                trained.id(),
-                trained.date(),
-                time,
-                kind,
-                part,
-                what,
-                done,
-                seenBy,
-                outcome,
-                trained.date().atTime(time).plusHours(1).toInstant(ZoneOffset.UTC),
-                "head");
+        return IncidentBuilder.builder()
+                .id(id)
+                .student(student)
+                .partner(partner)
+                .classId(trained.id())
+                .on(trained.date())
+                .time(time)
+                .kind(kind)
+                .part(part)
+                .what(what)
+                .done(done)
+                .seenBy(seenBy)
+                .outcome(outcome)
+                .at(trained.date().atTime(time).plusHours(1).toInstant(ZoneOffset.UTC))
+                .by("head")
+                .build();
     }
 
     private static TrainingClass lastOf(List<TrainingClass> past, String track, LocalDate before) {

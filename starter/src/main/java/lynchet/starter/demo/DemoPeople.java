@@ -18,6 +18,7 @@ import lynchet.core.people.Hold;
 import lynchet.core.people.Lead;
 import lynchet.core.people.Restriction;
 import lynchet.core.people.Student;
+import lynchet.core.people.StudentBuilder;
 import lynchet.core.people.WayBack;
 
 /** The forty-six made-up people of the demo club. */
@@ -162,30 +163,13 @@ final class DemoPeople {
 
     /** Somebody who came once to look. */
     static Student guest(LocalDate today) {
-        return new Student(
-                "jory-sedge",
-                "Jory Sedge",
-                null,
-                null,
-                null,
-                today.minusDays(8),
-                null,
-                new Student.Guest(false),
-                null,
-                null,
-                null,
-                null,
-                List.of(),
-                0,
-                null,
-                null,
-                null,
-                null,
-                null,
-                "Wrestled at school; asked about the beginners' hour.",
-                null,
-                null,
-                null);
+        return StudentBuilder.builder()
+                .id("jory-sedge")
+                .name("Jory Sedge")
+                .joined(today.minusDays(8))
+                .guest(new Student.Guest(false))
+                .notes("Wrestled at school; asked about the beginners' hour.")
+                .build();
     }
 
     private static Person person(LocalDate today, int n, String[] cells) {
@@ -198,30 +182,27 @@ final class DemoPeople {
                 Stream.of(c[11].split(" ")).filter(t -> !t.isEmpty()).collect(Collectors.toSet());
         LocalDate since = today.minusWeeks(weeks).plusDays(traits.contains("nearly-there") ? 3 : 0);
         int credited = (int) Math.round(Math.max(0, weeks - WEEKS) * comes * (junior ? 1.6 : 2));
-        Student student = new Student(
-                c[0].toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", "-"),
-                c[0],
-                c[1].isEmpty() ? null : c[1],
-                String.valueOf(4000 + 7 * n),
-                today.minusYears(Integer.parseInt(c[2])).minusDays(34L * (n % 11) + 3),
-                joined(since, rank, n),
-                null,
-                null,
-                Double.valueOf(c[3]),
-                today.minusWeeks(n % 31),
-                Integer.valueOf(c[4]),
-                Lead.valueOf(c[5]),
-                tracks(junior, rank, n),
-                credited,
-                traits.contains("lapsed") ? today.minusDays(8) : today.plusDays(40 + 9L * n),
-                contacts(c[0], junior, n),
-                holds(today, traits).map(List::of).orElse(List.of()),
-                restrictions(today, traits),
-                List.of(),
-                traits.contains("starts-left") ? "Prefers to start standing drills on the left." : "",
-                consents(c[0], junior, n, joined(since, rank, n)),
-                beltSize(Integer.parseInt(c[4])),
-                null);
+        Student student = StudentBuilder.builder()
+                .id(c[0].toLowerCase(Locale.ROOT).replaceAll("[^a-z]+", "-"))
+                .name(c[0])
+                .calledBy(c[1].isEmpty() ? null : c[1])
+                .card(String.valueOf(4000 + 7 * n))
+                .born(today.minusYears(Integer.parseInt(c[2])).minusDays(34L * (n % 11) + 3))
+                .joined(joined(since, rank, n))
+                .weightKg(Double.valueOf(c[3]))
+                .weighed(today.minusWeeks(n % 31))
+                .heightCm(Integer.valueOf(c[4]))
+                .lead(Lead.valueOf(c[5]))
+                .tracks(tracks(junior, rank, n))
+                .priorClasses(credited)
+                .memberUntil(traits.contains("lapsed") ? today.minusDays(8) : today.plusDays(40 + 9L * n))
+                .contacts(contacts(c[0], junior, n))
+                .holds(holds(today, traits).map(List::of).orElse(List.of()))
+                .restrictions(restrictions(today, traits))
+                .notes(traits.contains("starts-left") ? "Prefers to start standing drills on the left." : "")
+                .consents(consents(c[0], junior, n, joined(since, rank, n)))
+                .beltSize(beltSize(Integer.parseInt(c[4])))
+                .build();
         HeldRank held = new HeldRank(junior ? "junior" : "adult", rank, Integer.parseInt(c[7]), since, weeks > WEEKS);
         return new Person(student, held, comes, Double.parseDouble(c[10]), traits);
     }

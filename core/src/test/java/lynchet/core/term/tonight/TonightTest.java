@@ -18,6 +18,7 @@ import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.TrainingClass;
+import lynchet.core.mat.TrainingClassBuilder;
 import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.pair.Partner;
 import lynchet.core.people.Fading;
@@ -61,23 +62,15 @@ class TonightTest {
     }
 
     private static TrainingClass training(int lanes) {
-        return new TrainingClass(
-                "tue-2026-11-24",
-                TUESDAY,
-                LocalTime.of(18, 30),
-                90,
-                "all",
-                "tue",
-                null,
-                null,
-                null,
-                null,
-                null,
-                List.of(),
-                false,
-                false,
-                null,
-                lanes);
+        return TrainingClassBuilder.builder()
+                .id("tue-2026-11-24")
+                .date(TUESDAY)
+                .start(LocalTime.of(18, 30))
+                .minutes(90)
+                .track("all")
+                .slot("tue")
+                .lanes(lanes)
+                .build();
     }
 
     /** Somebody aged so many years, who lacks some, is taught those and others, and has practised some so many days ago. */

@@ -6,7 +6,7 @@ import type { Wanted } from '../api/types';
 import { techniqueOptions } from '../form/pickers';
 import { Taking } from '../form/Taking';
 import { Loaded } from '../ui/States';
-import classes from './Term.module.css';
+import classes from './Panels.module.css';
 
 /** Something that can be taught: a technique or a chain. */
 export type Subject = { technique: string | null; chain: string | null; name: string };

@@ -6,6 +6,7 @@ import { useWho } from '../ui/coaches';
 import { nth } from '../ui/lists';
 import { date, time } from '../ui/words';
 import type { Chosen } from './Field';
+import classes from './Panels.module.css';
 import {
   isNewIn,
   isOpen,
@@ -19,7 +20,7 @@ import {
   takenOut,
   whyIn,
 } from './plan';
-import classes from './Term.module.css';
+import shared from './Term.module.css';
 import { useFree } from './useFree';
 
 type Props = {
@@ -44,7 +45,7 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
   const swaps = swapping ? swapsFor(view, swapping, at) : [];
   return (
     <>
-      <div className={classes.panelHead}>
+      <div className={shared.panelHead}>
         <h2>
           {date(lesson.date)}, {time(lesson.start)}
         </h2>
@@ -65,7 +66,7 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
           (said) => said.lesson === lesson.id || (chosen?.subject && said.items.includes(chosen.subject)),
         )
         .map((said) => (
-          <p key={said.sentence} role="status" className={classes.breaks}>
+          <p key={said.sentence} role="status" className={shared.breaks}>
             {said.sentence}
           </p>
         ))}
@@ -150,7 +151,7 @@ export function ClassPanel({ view, at, chosen, onChange, onClose }: Props) {
           }}
         />
       )}
-      <div className={classes.acts}>
+      <div className={shared.acts}>
         {mayMove && rows.length > 0 && (
           <Button
             variant="default"

@@ -2,9 +2,9 @@ import type { GoalRow, Lesson, PlanView } from '../api/types';
 import { nth } from '../ui/lists';
 import { Scroll } from '../ui/Scroll';
 import { date, plain, STAGES } from '../ui/words';
+import classes from './Field.module.css';
 import { Mark } from './Mark';
 import { isNewIn, weeksOf } from './plan';
-import classes from './Term.module.css';
 
 export type Chosen = { lesson: number; subject: string | null } | null;
 

@@ -4,8 +4,9 @@ import type { Goal, PlanView, TermPlan } from '../api/types';
 import { nth } from '../ui/lists';
 import { count, date } from '../ui/words';
 import { AddByName, NeededNext, type Subject } from './Adding';
+import classes from './Panels.module.css';
 import { subjectOf, weeksOf, withGoals } from './plan';
-import classes from './Term.module.css';
+import shared from './Term.module.css';
 
 type Props = {
   view: PlanView;
@@ -47,13 +48,13 @@ export function GoalsPanel({ view, onChange, onClose }: Props) {
   const weeks = weeksOf(view).map((week, n) => ({ value: week, label: `week ${n + 1}, ${date(week)}` }));
   return (
     <>
-      <div className={classes.panelHead}>
+      <div className={shared.panelHead}>
         <h2>What is taught</h2>
         <Button size="compact-md" variant="subtle" onClick={onClose}>
           Close
         </Button>
       </div>
-      <div className={classes.frame}>
+      <div className={shared.frame}>
         <NumberInput
           label="New a class"
           min={1}

@@ -2,8 +2,8 @@ import { type PointerEvent, useRef, useState } from 'react';
 import type { GoalRow, Lesson, PlanView } from '../api/types';
 import { nth } from '../ui/lists';
 import { date } from '../ui/words';
+import classes from './Field.module.css';
 import { isNewIn, isOpen, nextPlace } from './plan';
-import classes from './Term.module.css';
 
 /** How far a pointer goes before it is a drag and no touch, in pixels. */
 const STEP = 6;

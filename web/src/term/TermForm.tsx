@@ -13,7 +13,8 @@ import { under } from '../ui/lists';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
 import { date, daysBefore, mondayOf, plain, time } from '../ui/words';
-import classes from './Term.module.css';
+import shared from './Term.module.css';
+import classes from './TermForm.module.css';
 
 const WEEKS = 14;
 
@@ -109,7 +110,7 @@ function Form({ term, tag, all, tracks }: FormProps) {
         value={value.name}
         onChange={(event) => change({ name: event.currentTarget.value })}
       />
-      <div className={classes.frame}>
+      <div className={shared.frame}>
         {day('from', 'From')}
         {day('until', 'Until')}
       </div>

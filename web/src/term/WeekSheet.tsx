@@ -9,7 +9,7 @@ import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';
 import { Empty, Loaded } from '../ui/States';
 import { date, daysBefore, mondayOf, time } from '../ui/words';
-import classes from './Term.module.css';
+import classes from './WeekSheet.module.css';
 
 /** The week for the assistants, all tracks side by side: each item with its one cue and the one fault to watch. One page. */
 export function WeekSheet() {

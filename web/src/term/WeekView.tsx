@@ -5,7 +5,7 @@ import { Scroll } from '../ui/Scroll';
 import { date, time } from '../ui/words';
 import type { Chosen } from './Field';
 import { isNewIn, rowsIn, weeksOf } from './plan';
-import classes from './Term.module.css';
+import classes from './WeekView.module.css';
 
 const SHOWN = 4;
 

@@ -2,7 +2,8 @@ import { Button } from '@mantine/core';
 import type { PlanView } from '../api/types';
 import { Stone } from '../ui/Stone';
 import { date } from '../ui/words';
-import classes from './Term.module.css';
+import classes from './Panels.module.css';
+import shared from './Term.module.css';
 import { madeByHand, useFree } from './useFree';
 
 type Props = {
@@ -68,7 +69,7 @@ function Freeing({ view }: { view: PlanView }) {
   return (
     <>
       <p>Made by hand, and left alone. Let the plan fill:</p>
-      <p className={classes.acts}>
+      <p className={shared.acts}>
         {own.slice(0, MOST_FREED).map((lesson) => (
           <Button
             key={lesson.id}

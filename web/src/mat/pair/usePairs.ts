@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { newId, read } from '../../api/client';
 import { roomPath, useRoom } from '../../api/pairs';
-import type { ClassSheet, Name, Room, Why } from '../../api/types';
+import type { ClassSheet, Name, Room } from '../../api/types';
 import { withPairs } from '../../record/overlay';
 import { useRecord, useWaiting } from '../../record/Recording';
 import { useNotices } from '../../ui/Notices';
@@ -20,6 +20,7 @@ import {
   takenOut,
   whyAlone,
 } from './pairs';
+import { sayingsOf } from './sayings';
 import { useResting } from './useResting';
 import { wavesOf } from './waves';
 
@@ -64,6 +65,8 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
   const alone = aloneOf(groups, able);
   const gone = groups.flat().filter((who) => !here.includes(who));
   const calledBy = calledIn(people, [...here, ...groups.flat()]);
+
+  const { words, named, carefully, aloneIn } = sayingsOf(room, table, calledBy);
 
   /** What stands against a group and a coach may lift: who keeps it together says so with it. */
   const liftedIn = (group: Group) =>
@@ -116,7 +119,6 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
       say.failed(error);
     }
   };
-  const words = (why: Why[]) => why.map((one) => room.words[one] ?? one.toLowerCase());
   /** That two are together now is nothing to say; that they were in an earlier round is. */
   const whyOf = (group: Group) => {
     const wereBefore = rounds
@@ -135,32 +137,6 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
           (why) => !bars.has(why) && whys.filter((all) => all.includes(why)).length * 2 > groups.length,
         )
       : [];
-  const named = (group: Group) => group.map(calledBy).join(' and ');
-  const aloneIn = (
-    who: string,
-    others: string[],
-    reasons: { why: Why; people: string[] }[],
-    fitting: string[],
-  ) => {
-    if (!table.knows(who)) return `${calledBy(who)} is new here this minute: say who works with them.`;
-    if (others.length === 0) return `Nobody else is here for ${calledBy(who)}.`;
-    const between = reasons.slice(0, 2).map(({ why, people: them }) => {
-      const falls = why === 'NO_FALLS' ? (room.lacks[who] ?? []).map((fall) => fall.name.toLowerCase()) : [];
-      const said = falls.length > 0 ? `${room.words[why]} (${falls.join(', ')})` : room.words[why];
-      return them.length === others.length ? said : `with ${some(them.map(calledBy))}: ${said}`;
-    });
-    const rest = between.length > 0 ? ` Not ${between.join('; ')}.` : '';
-    return fitting.length > 0
-      ? `One too many. ${calledBy(who)} fits with ${some(fitting.map(calledBy))}: touch both to swap.${rest}`
-      : `Nobody can be paired with ${calledBy(who)}: ${between.join('; ')}.`;
-  };
-  /** Three of whom one can fall: the others throw; else everybody is lowered. */
-  const carefully = (group: Group) => {
-    const lacking = group.filter((who) => who in room.lacks);
-    return lacking.length === group.length
-      ? 'lowered, or onto the crash mat'
-      : `${some(lacking.map(calledBy))} only ${lacking.length === 1 ? 'throws' : 'throw'}`;
-  };
   const pairing = {
     block,
     /** What is to be minded with most pairs. */
@@ -239,18 +215,7 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
     seen: async (who: string) => {
       for (const fall of room.lacks[who] ?? []) {
         await record(
-          {
-            kind: 'mark',
-            body: {
-              id: newId('m'),
-              student: who,
-              subject: fall.id,
-              side: 'BOTH',
-              standard: 'SHOWN',
-              passed: true,
-              classId: id,
-            },
-          },
+          { kind: 'mark', body: passOf(who, fall.id, id) },
           `${calledBy(who)}, ${fall.name}: pass`,
         );
       }
@@ -276,8 +241,15 @@ export function usePairs(sheet: ClassSheet, people: Name[], enabled: boolean) {
   return pairing;
 }
 
-/** "Ana", "Ana and Bo", "Ana, Bo and 4 more". */
-const some = (names: string[]) =>
-  names.length <= 2 ? names.join(' and ') : `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`;
+/** A fall that a coach has just seen done well. */
+const passOf = (student: string, fall: string, classId: string) => ({
+  id: newId('m'),
+  student,
+  subject: fall,
+  side: 'BOTH' as const,
+  standard: 'SHOWN' as const,
+  passed: true,
+  classId,
+});
 
 export type Pairing = ReturnType<typeof usePairs>;

@@ -187,7 +187,7 @@ public final class ArchiveReader {
             values(part, part.type(), to);
         } else if (part.equals(Parts.PROMOTIONS)) {
             values(Parts.PEOPLE, ObjectNode.class, student -> Upgrade.promotions(student)
-                    .forEach(promotion -> to.accept(part.type().cast(promotion))));
+                    .forEach(promotion -> to.accept(Json.mapper().treeToValue(promotion, part.type()))));
         } else if (part.equals(Parts.PEOPLE)) {
             upgraded(part, upgrade()::student, to);
         } else if (part.equals(Parts.TERMS)) {
@@ -199,10 +199,7 @@ public final class ArchiveReader {
         } else if (part.equals(Parts.MARKS)) {
             upgraded(part, upgrade()::mark, to);
         } else if (part.equals(Parts.TRACKS)) {
-            values(
-                    part,
-                    part.type(),
-                    track -> to.accept(part.type().cast(upgrade().track((Track) track))));
+            upgraded(part, upgrade()::track, to);
         } else {
             values(part, part.type(), to);
         }

@@ -1,6 +1,5 @@
 package lynchet.format;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
@@ -10,8 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.BiPredicate;
 import lynchet.core.club.Target;
-import lynchet.core.mat.Track;
-import lynchet.core.people.Promotion;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -23,9 +20,12 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class Upgrade {
 
-    private record Weekly(String track, DayOfWeek day, LocalTime start, int minutes, String coach, String area) {}
+    private record Weekly(String track, String day, String start, int minutes, String coach, String area) {}
 
-    private final Map<Weekly, Track.Slot> slots = new LinkedHashMap<>();
+    /** A weekly time of a track as it was found in terms, from the first day of any of them to the last. */
+    private record Found(String id, LocalDate from, LocalDate until) {}
+
+    private final Map<Weekly, Found> slots = new LinkedHashMap<>();
     private final BiPredicate<Target, String> exists;
 
     /** @param exists whether there is such a thing in the same club */
@@ -34,19 +34,20 @@ public final class Upgrade {
     }
 
     /** A student's ranks as promotions from before; call it before {@link #student}. */
-    public static List<Promotion> promotions(ObjectNode student) {
-        List<Promotion> all = new ArrayList<>();
+    public static List<ObjectNode> promotions(ObjectNode student) {
+        List<ObjectNode> all = new ArrayList<>();
         for (JsonNode held : student.path("ranks")) {
             String id = student.path("id").asString("");
             String ladder = held.path("ladder").asString("");
             String promotion = "before-" + ladder + "-" + id;
-            all.add(Promotion.fromBefore(
-                    promotion.length() <= 80 ? promotion : "before-" + Digest.of(promotion),
-                    id,
-                    ladder,
-                    held.path("rank").asString(null),
-                    held.path("stripes").asInt(0),
-                    LocalDate.parse(held.path("since").asString(""))));
+            all.add(student.objectNode()
+                    .put("id", promotion.length() <= 80 ? promotion : "before-" + Digest.of(promotion))
+                    .put("student", id)
+                    .put("ladder", ladder)
+                    .put("to", held.path("rank").asString(null))
+                    .put("stripes", held.path("stripes").asInt(0))
+                    .put("date", held.path("since").asString(""))
+                    .put("fromBefore", true));
         }
         return all;
     }
@@ -107,25 +108,19 @@ public final class Upgrade {
         for (JsonNode slot : term.path("slots")) {
             Weekly weekly = new Weekly(
                     slot.path("track").asString(""),
-                    DayOfWeek.valueOf(slot.path("day").asString("")),
-                    LocalTime.parse(slot.path("start").asString("")),
+                    slot.path("day").asString(""),
+                    slot.path("start").asString(""),
                     slot.path("minutes").asInt(0),
                     slot.path("coach").asString(null),
                     slot.path("area").asString(null));
-            Track.Slot known = slots.get(weekly);
+            Found known = slots.get(weekly);
             String id = known == null ? free(weekly) : known.id();
             slots.put(
                     weekly,
-                    new Track.Slot(
+                    new Found(
                             id,
                             known == null || from.isBefore(known.from()) ? from : known.from(),
-                            known == null || until.isAfter(known.until()) ? until : known.until(),
-                            weekly.day(),
-                            weekly.start(),
-                            weekly.minutes(),
-                            weekly.area(),
-                            weekly.coach(),
-                            0));
+                            known == null || until.isAfter(known.until()) ? until : known.until()));
             used.add(id);
         }
         term.set("slots", used);
@@ -134,8 +129,8 @@ public final class Upgrade {
 
     private String free(Weekly weekly) {
         String track = weekly.track().length() > 40 ? weekly.track().substring(0, 40) : weekly.track();
-        String base = track + "-" + weekly.day().name().substring(0, 3).toLowerCase(Locale.ROOT) + "-"
-                + weekly.start().toString().replace(":", "");
+        String base = track + "-" + weekly.day().substring(0, 3).toLowerCase(Locale.ROOT) + "-"
+                + LocalTime.parse(weekly.start()).toString().replace(":", "");
         String id = base;
         for (int n = 2; isTaken(id); n++) {
             id = base + "-" + n;
@@ -148,11 +143,22 @@ public final class Upgrade {
     }
 
     /** A track with the slots that terms carried for it. */
-    public Track track(Track track) {
-        List<Track.Slot> its = slots.entrySet().stream()
-                .filter(entry -> entry.getKey().track().equals(track.id()))
-                .map(Map.Entry::getValue)
-                .toList();
-        return new Track(track.id(), track.name(), track.jacket(), its, track.teaches());
+    public ObjectNode track(ObjectNode track) {
+        ArrayNode its = track.arrayNode();
+        slots.forEach((weekly, found) -> {
+            if (weekly.track().equals(track.path("id").asString(""))) {
+                its.addObject()
+                        .put("id", found.id())
+                        .put("from", found.from().toString())
+                        .put("until", found.until().toString())
+                        .put("day", weekly.day())
+                        .put("start", weekly.start())
+                        .put("minutes", weekly.minutes())
+                        .put("area", weekly.area())
+                        .put("coach", weekly.coach());
+            }
+        });
+        track.set("slots", its);
+        return track;
     }
 }

@@ -6,41 +6,27 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import lynchet.core.card.Technique;
-import lynchet.core.club.Part;
-import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
-import lynchet.core.grading.Grading;
-import lynchet.core.map.Link;
-import lynchet.core.map.Position;
-import lynchet.core.map.PositionPair;
-import lynchet.core.map.Reaction;
-import lynchet.core.mat.Attendance;
-import lynchet.core.mat.Mark;
-import lynchet.core.mat.PracticeEntry;
-import lynchet.core.mat.Track;
-import lynchet.core.mat.TrainingClass;
-import lynchet.core.people.Promotion;
-import lynchet.core.people.Student;
-import lynchet.core.rank.Ladder;
-import lynchet.core.round.Round;
-import lynchet.core.term.Term;
-import lynchet.core.walk.IgnoredGap;
 import lynchet.format.Json;
 import lynchet.format.Upgrade;
 import lynchet.format.csv.Roll;
 import org.flywaydb.core.api.migration.BaseJavaMigration;
 import org.flywaydb.core.api.migration.Context;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Moves what was kept as bodies into the relations of V4, and takes ranks and slots out of people and terms. */
+/**
+ * Moves what was kept as bodies into the relations of V4, and takes ranks and slots out of people and terms. It reads bodies as
+ * trees, as they were written then, so that no record of today has a say in it.
+ */
 public class V5__MoveRecords extends BaseJavaMigration {
 
     private static final int HANDFUL = 500;
@@ -112,12 +98,10 @@ public class V5__MoveRecords extends BaseJavaMigration {
         try (PreparedStatement statement = connection.prepareStatement(sql)) {
             for (int i = 0; i < values.length; i++) {
                 Object value = values[i];
-                if (value instanceof java.time.LocalDate day) {
+                if (value instanceof LocalDate day) {
                     statement.setDate(i + 1, Date.valueOf(day));
                 } else if (value instanceof Instant at) {
                     statement.setObject(i + 1, OffsetDateTime.ofInstant(at, ZoneOffset.UTC));
-                } else if (value instanceof Enum<?> constant) {
-                    statement.setString(i + 1, constant.name());
                 } else {
                     statement.setObject(i + 1, value);
                 }
@@ -133,42 +117,71 @@ public class V5__MoveRecords extends BaseJavaMigration {
                 values);
     }
 
-    private <T> void pointers(Part<T> part, T thing) throws SQLException {
-        List<Object[]> all = new ArrayList<>();
-        part.refers().accept(thing, (rule, field, target, to) -> {
-            if (to != null) {
-                all.add(new Object[] {part.name(), part.idOf(thing), target.name(), to});
+    private interface Pointing {
+        void to(String target, String pointed) throws SQLException;
+    }
+
+    private interface Pointers {
+        void of(Pointing pointing) throws SQLException;
+    }
+
+    /** What a body points at, as it was when this migration was written; later ones are kept by what writes them. */
+    private void pointers(String part, String thing, Pointers pointers) throws SQLException {
+        pointers.of((target, pointed) -> {
+            if (pointed != null) {
+                insert("points_at", "part, thing, target, pointed", part, thing, target, pointed);
             }
         });
-        for (Object[] pointer : all) {
-            insert("points_at", "part, thing, target, pointed", pointer);
-        }
+    }
+
+    private ObjectNode tree(String body) {
+        return (ObjectNode) mapper.readTree(body);
+    }
+
+    private static String text(JsonNode of, String field) {
+        return of.path(field).asString(null);
+    }
+
+    private static LocalDate day(JsonNode of, String field) {
+        return text(of, field) == null ? null : LocalDate.parse(text(of, field));
+    }
+
+    private static Instant moment(JsonNode of, String field) {
+        return text(of, field) == null ? Instant.EPOCH : Instant.parse(text(of, field));
+    }
+
+    /** A word of a fixed list; left out, it is the usual one. */
+    private static String word(JsonNode of, String field, String usual) {
+        return of.path(field).asString(usual);
+    }
+
+    private static String joined(String outer, String inner) {
+        return inner == null ? null : outer + "/" + inner;
     }
 
     private void map() throws SQLException {
         each("position_pair", (id, body) -> {
-            for (Position position : Json.read(body, PositionPair.class).positions()) {
-                insert("position", "id, pair", position.id(), id);
+            for (String side : List.of("first", "second")) {
+                String position = text(tree(body).path(side), "id");
+                if (position != null) {
+                    insert("position", "id, pair", position, id);
+                }
             }
         });
         each(
                 "old_reaction",
-                (id, body) -> insert(
-                        "reaction",
-                        "id, leaves, body",
-                        id,
-                        Json.read(body, Reaction.class).leaves(),
-                        body));
+                (id, body) -> insert("reaction", "id, leaves, body", id, text(tree(body), "leaves"), body));
         each("old_link", (id, body) -> {
-            Link link = Json.read(body, Link.class);
+            JsonNode link = tree(body);
+            String to = text(link, "to");
             insert(
                     "link",
                     "id, from_position, to_position, technique, when_reaction, body",
                     id,
-                    link.from(),
-                    link.endsInTap() ? null : link.to(),
-                    link.technique(),
-                    link.when(),
+                    text(link, "from"),
+                    "TAP".equals(to) ? null : to,
+                    text(link, "technique"),
+                    text(link, "when"),
                     body);
         });
         run("insert into chain_link (chain, link) select chain, link from old_chain_link");
@@ -178,87 +191,131 @@ public class V5__MoveRecords extends BaseJavaMigration {
     private void calendarAndLadders() throws SQLException {
         each("track", (id, body) -> there.add(Target.TRACK + id));
         each("old_student", (id, body) -> there.add(Target.STUDENT + id));
-        each("technique", (id, body) -> Parts.TECHNIQUES
-                .offers()
-                .accept(Json.read(body, Technique.class), (target, offered) -> there.add(target + offered)));
-        each("term", (id, body) -> {
-            ObjectNode term = upgrade.term((ObjectNode) mapper.readTree(body));
-            run("update term set body = ? where id = ?", Json.write(mapper.treeToValue(term, Term.class)), id);
+        each("technique", (id, body) -> {
+            JsonNode card = tree(body);
+            List<JsonNode> faulty = new ArrayList<>(List.of(card));
+            for (JsonNode version : card.path("versions")) {
+                there.add(Target.VERSION + joined(id, text(version, "id")));
+                faulty.add(version);
+            }
+            for (JsonNode one : faulty) {
+                for (JsonNode fault : one.path("faults")) {
+                    there.add(Target.FAULT + joined(id, text(fault, "id")));
+                }
+            }
         });
-        each("track", (id, body) -> {
-            Track track = upgrade.track(Json.read(body, Track.class));
-            run("update track set body = ? where id = ?", Json.write(track), id);
-        });
-        each("ladder", (id, body) -> {
-            ObjectNode ladder = upgrade.ladder((ObjectNode) mapper.readTree(body));
-            run("update ladder set body = ? where id = ?", Json.write(mapper.treeToValue(ladder, Ladder.class)), id);
-        });
+        each(
+                "term",
+                (id, body) -> run(
+                        "update term set body = ? where id = ?",
+                        upgrade.term(tree(body)).toString(),
+                        id));
+        each(
+                "track",
+                (id, body) -> run(
+                        "update track set body = ? where id = ?",
+                        upgrade.track(tree(body)).toString(),
+                        id));
+        each(
+                "ladder",
+                (id, body) -> run(
+                        "update ladder set body = ? where id = ?",
+                        upgrade.ladder(tree(body)).toString(),
+                        id));
     }
 
     private void people() throws SQLException {
         each("old_student", (id, body) -> {
-            ObjectNode old = (ObjectNode) mapper.readTree(body);
-            List<Promotion> promotions = Upgrade.promotions(old);
-            Student student = mapper.treeToValue(upgrade.student(old), Student.class);
+            ObjectNode old = tree(body);
+            List<ObjectNode> promotions = Upgrade.promotions(old);
+            ObjectNode student = upgrade.student(old);
+            String card = text(student, "card");
             insert(
                     "student",
                     "id, card, folded_name, left_on, body",
                     id,
-                    student.card(),
-                    Roll.fold(student.name()),
-                    student.left(),
-                    Json.write(student));
-            pointers(Parts.PEOPLE, student);
-            for (Promotion p : promotions) {
+                    card == null || card.isBlank() ? null : card.strip(),
+                    Roll.fold(text(student, "name")),
+                    day(student, "left"),
+                    student.toString());
+            pointers("people", id, to -> {
+                for (JsonNode track : student.path("tracks")) {
+                    to.to("TRACK", track.asString());
+                }
+                for (String field : List.of("keepApart", "prefers")) {
+                    for (JsonNode other : student.path(field)) {
+                        to.to("STUDENT", other.asString());
+                    }
+                }
+            });
+            for (JsonNode given : promotions) {
                 insert(
                         "promotion",
                         "id, student, ladder, to_rank, stripes, given_on, from_before, reason, at",
-                        p.id(),
-                        p.student(),
-                        p.ladder(),
-                        p.to(),
-                        p.stripes(),
-                        p.date(),
+                        text(given, "id"),
+                        id,
+                        text(given, "ladder"),
+                        text(given, "to"),
+                        given.path("stripes").asInt(0),
+                        day(given, "date"),
                         true,
                         "",
-                        p.at());
+                        Instant.EPOCH);
             }
         });
         each("old_grading", (id, body) -> {
-            Grading grading = Json.read(body, Grading.class);
-            insert("grading", "id, grading_date, ladder, body", id, grading.date(), grading.ladder(), body);
-            pointers(Parts.GRADINGS, grading);
+            JsonNode grading = tree(body);
+            String ladder = text(grading, "ladder");
+            insert("grading", "id, grading_date, ladder, body", id, day(grading, "date"), ladder, body);
+            pointers("gradings", id, to -> {
+                to.to("LADDER", ladder);
+                for (JsonNode candidate : grading.path("candidates")) {
+                    to.to("STUDENT", text(candidate, "student"));
+                    to.to("RANK_OF_LADDER", joined(ladder, text(candidate, "rank")));
+                }
+            });
         });
     }
 
     private void classes() throws SQLException {
         each("old_training_class", (id, body) -> {
-            TrainingClass c =
-                    mapper.treeToValue(upgrade.trained((ObjectNode) mapper.readTree(body)), TrainingClass.class);
+            ObjectNode trained = upgrade.trained(tree(body));
             insert(
                     "training_class",
                     "id, class_date, track, cancelled, body",
                     id,
-                    c.date(),
-                    c.track(),
-                    c.cancelled(),
-                    Json.write(c));
-            pointers(Parts.CLASSES, c);
+                    day(trained, "date"),
+                    text(trained, "track"),
+                    trained.path("cancelled").asBoolean(false),
+                    trained.toString());
+            pointers("classes", id, to -> {
+                to.to("TRACK", text(trained, "track"));
+                to.to("SLOT", text(trained, "slot"));
+                to.to("TERM", text(trained, "term"));
+                for (JsonNode block : trained.path("blocks")) {
+                    String technique = text(block, "technique");
+                    to.to("TECHNIQUE", technique);
+                    to.to("POSITION", text(block, "position"));
+                    to.to("CHAIN", text(block, "chain"));
+                    to.to("VERSION", joined(technique, text(block, "version")));
+                    to.to("FAULT", joined(technique, text(block, "watchFault")));
+                }
+            });
         });
     }
 
     private void attendance() throws SQLException {
         each("old_attendance", (id, body) -> {
-            Attendance a = Json.read(body, Attendance.class);
+            JsonNode there = tree(body);
             run(
                     "insert into attendance (id, student, class_id, class_date, how, at, by_account)"
                             + " select ?, ?, c.id, c.class_date, ?, ?, ? from training_class c where c.id = ?",
                     id,
-                    a.student(),
-                    a.how(),
-                    a.at(),
-                    a.by(),
-                    a.classId());
+                    text(there, "student"),
+                    word(there, "how", "NAME"),
+                    moment(there, "at"),
+                    text(there, "by"),
+                    text(there, "classId"));
         });
     }
 
@@ -274,8 +331,9 @@ public class V5__MoveRecords extends BaseJavaMigration {
     /** Practice of somebody who never existed got in before references were checked; it counted for nobody and is left out. */
     private void practice() throws SQLException {
         each("old_practice", (id, body) -> {
-            PracticeEntry p = Json.read(body, PracticeEntry.class);
-            if (p.student() != null && !exists("student", p.student())) {
+            JsonNode drilled = tree(body);
+            String whose = text(drilled, "student");
+            if (whose != null && !exists("student", whose)) {
                 return;
             }
             insert(
@@ -283,22 +341,22 @@ public class V5__MoveRecords extends BaseJavaMigration {
                     "id, class_id, block, student, technique, chain, side, reps, is_part, played, at, by_account,"
                             + " withdrawn",
                     id,
-                    p.classId(),
-                    p.blockId(),
-                    p.student(),
-                    p.technique(),
-                    p.chain(),
-                    p.side(),
-                    p.reps(),
-                    p.part(),
-                    p.role(),
-                    p.at(),
-                    p.by(),
-                    p.withdrawn());
+                    text(drilled, "classId"),
+                    text(drilled, "blockId"),
+                    whose,
+                    text(drilled, "technique"),
+                    text(drilled, "chain"),
+                    word(drilled, "side", "BOTH"),
+                    drilled.path("reps").asInt(0),
+                    drilled.path("part").asBoolean(false),
+                    word(drilled, "role", "PERFORMER"),
+                    moment(drilled, "at"),
+                    text(drilled, "by"),
+                    drilled.path("withdrawn").asBoolean(false));
             int place = 0;
-            for (String student : p.except()) {
-                if (exists("student", student)) {
-                    insert("practice_except", "practice, place, student", id, place++, student);
+            for (JsonNode student : drilled.path("except")) {
+                if (exists("student", student.asString())) {
+                    insert("practice_except", "practice, place, student", id, place++, student.asString());
                 }
             }
         });
@@ -306,72 +364,80 @@ public class V5__MoveRecords extends BaseJavaMigration {
 
     private void marks() throws SQLException {
         each("old_mark", (id, body) -> {
-            Mark m = mapper.treeToValue(upgrade.mark((ObjectNode) mapper.readTree(body)), Mark.class);
+            ObjectNode mark = upgrade.mark(tree(body));
             insert(
                     "mark",
                     "id, student, subject, played, side, version, standard, passed, class_id, at, by_account, withdraws",
                     id,
-                    m.student(),
-                    m.subject(),
-                    m.role(),
-                    m.side(),
-                    m.version(),
-                    m.standard(),
-                    m.passed(),
-                    m.classId(),
-                    m.at(),
-                    m.by(),
-                    m.withdraws());
-            for (int i = 0; i < m.faults().size(); i++) {
-                insert("mark_fault", "mark, place, fault", id, i, m.faults().get(i));
+                    text(mark, "student"),
+                    text(mark, "subject"),
+                    word(mark, "role", "PERFORMER"),
+                    word(mark, "side", "BOTH"),
+                    text(mark, "version"),
+                    text(mark, "standard"),
+                    mark.path("passed").asBoolean(false),
+                    text(mark, "classId"),
+                    moment(mark, "at"),
+                    text(mark, "by"),
+                    text(mark, "withdraws"));
+            int place = 0;
+            for (JsonNode fault : mark.path("faults")) {
+                insert("mark_fault", "mark, place, fault", id, place++, fault.asString());
             }
         });
     }
 
     private void rounds() throws SQLException {
         each("old_round", (id, body) -> {
-            Round r = Json.read(body, Round.class);
+            JsonNode round = tree(body);
+            JsonNode ended = round.path("ended");
             insert(
                     "round",
                     "id, at, kind, first_student, second_student, class_id, ruleset, ended_how, winner, end_position,"
                             + " end_link, by_account",
                     id,
-                    r.at(),
-                    r.kind(),
-                    r.first(),
-                    r.second(),
-                    r.classId(),
-                    r.ruleset(),
-                    r.ended().how(),
-                    r.ended().winner(),
-                    r.ended().position(),
-                    r.ended().link(),
-                    r.by());
-            for (int i = 0; i < r.events().size(); i++) {
-                Round.Event e = r.events().get(i);
+                    moment(round, "at"),
+                    word(round, "kind", "LIVE"),
+                    text(round, "first"),
+                    text(round, "second"),
+                    text(round, "classId"),
+                    text(round, "ruleset"),
+                    text(ended, "how"),
+                    text(ended, "winner"),
+                    text(ended, "position"),
+                    text(ended, "link"),
+                    text(round, "by"));
+            int place = 0;
+            for (JsonNode event : round.path("events")) {
                 insert(
                         "round_event",
                         "round, place, at_second, who, link, position, reaction, intent, outcome, side, note",
                         id,
-                        i,
-                        e.second(),
-                        e.who(),
-                        e.link(),
-                        e.position(),
-                        e.reaction(),
-                        e.intent(),
-                        e.outcome(),
-                        e.side(),
-                        e.note());
+                        place++,
+                        event.path("second").asInt(0),
+                        text(event, "who"),
+                        text(event, "link"),
+                        text(event, "position"),
+                        text(event, "reaction"),
+                        word(event, "intent", "TRY"),
+                        word(event, "outcome", "WORKED"),
+                        word(event, "side", "BOTH"),
+                        text(event, "note"));
             }
         });
     }
 
     private void gaps() throws SQLException {
         each("old_ignored_gap", (id, body) -> {
-            IgnoredGap gap = Json.read(body, IgnoredGap.class);
-            insert("ignored_gap", "id, rank_id, student, body", id, gap.rank(), gap.student(), body);
-            pointers(Parts.IGNORED_GAPS, gap);
+            JsonNode gap = tree(body);
+            insert("ignored_gap", "id, rank_id, student, body", id, text(gap, "rank"), text(gap, "student"), body);
+            pointers("ignoredGaps", id, to -> {
+                to.to("RANK", text(gap, "rank"));
+                to.to("STUDENT", text(gap, "student"));
+                to.to("POSITION", text(gap, "position"));
+                to.to("TECHNIQUE", text(gap, "technique"));
+                to.to("REACTION", text(gap, "reaction"));
+            });
         });
     }
 }

@@ -93,29 +93,12 @@ public record Technique(
             List<Fault> seen,
             List<Version> ways,
             boolean isRetired) {
-        return TechniqueBuilder.builder()
-                .id(id)
-                .name(name)
-                .aliases(aliases)
-                .family(family)
-                .group(group)
-                .jacket(jacket)
-                .sided(sided)
-                .directions(directions)
-                .summary(summary)
-                .steps(steps)
-                .signs(signs)
+        return TechniqueBuilder.builder(this)
                 .faults(seen)
                 .versions(ways)
-                .houseVersion(houseVersion)
                 .prerequisites(before)
                 .receiverFalls(falls)
                 .carriesOverTo(carries)
-                .hazards(hazards)
-                .soloForm(soloForm)
-                .tags(tags)
-                .learn(learn)
-                .master(master)
                 .retired(isRetired)
                 .build();
     }

@@ -84,21 +84,12 @@ public record Block(
 
     /** The same block drilling another technique in a version of it, with a fault of it to watch for. */
     public Block drilling(String otherTechnique, String otherVersion, String otherFault) {
-        return BlockBuilder.builder()
-                .id(id)
-                .kind(kind)
-                .title(title)
-                .minutes(minutes)
+        return BlockBuilder.builder(this)
                 .technique(otherTechnique)
                 .version(otherVersion)
-                .chain(chain)
-                .dose(dose)
-                .watchCue(watchCue)
                 .watchFault(otherFault)
-                .position(position)
-                .leads(leads)
-                .work(work)
-                .rest(rest)
+                .fromStep(0)
+                .toStep(0)
                 .build();
     }
 }

@@ -50,39 +50,15 @@ public record Mark(
 
     /** The same judgement about another subject, in a version of it, with the faults as that one names them. */
     public Mark about(String otherSubject, String otherVersion, List<String> otherFaults) {
-        return MarkBuilder.builder()
-                .id(id)
-                .student(student)
+        return MarkBuilder.builder(this)
                 .subject(otherSubject)
-                .role(role)
-                .side(side)
                 .version(otherVersion)
-                .standard(standard)
-                .passed(passed)
                 .faults(otherFaults)
-                .classId(classId)
-                .at(at)
-                .by(by)
-                .withdraws(withdraws)
                 .build();
     }
 
     @Override
     public Mark stamped(Instant when, String account) {
-        return MarkBuilder.builder()
-                .id(id)
-                .student(student)
-                .subject(subject)
-                .role(role)
-                .side(side)
-                .version(version)
-                .standard(standard)
-                .passed(passed)
-                .faults(faults)
-                .classId(classId)
-                .at(when)
-                .by(account)
-                .withdraws(withdraws)
-                .build();
+        return MarkBuilder.builder(this).at(when).by(account).build();
     }
 }

@@ -62,61 +62,16 @@ public record PracticeEntry(
 
     /** The same entry about another technique. */
     public PracticeEntry of(String otherTechnique) {
-        return PracticeEntryBuilder.builder()
-                .id(id)
-                .classId(classId)
-                .blockId(blockId)
-                .student(student)
-                .technique(otherTechnique)
-                .chain(chain)
-                .side(side)
-                .reps(reps)
-                .part(part)
-                .role(role)
-                .except(except)
-                .at(at)
-                .by(by)
-                .withdrawn(withdrawn)
-                .build();
+        return PracticeEntryBuilder.builder(this).technique(otherTechnique).build();
     }
 
     @Override
     public PracticeEntry stamped(Instant when, String account) {
-        return PracticeEntryBuilder.builder()
-                .id(id)
-                .classId(classId)
-                .blockId(blockId)
-                .student(student)
-                .technique(technique)
-                .chain(chain)
-                .side(side)
-                .reps(reps)
-                .part(part)
-                .role(role)
-                .except(except)
-                .at(when)
-                .by(account)
-                .withdrawn(withdrawn)
-                .build();
+        return PracticeEntryBuilder.builder(this).at(when).by(account).build();
     }
 
     /** The same entry, taken back or not. */
     public PracticeEntry withdrawn(boolean isBack) {
-        return PracticeEntryBuilder.builder()
-                .id(id)
-                .classId(classId)
-                .blockId(blockId)
-                .student(student)
-                .technique(technique)
-                .chain(chain)
-                .side(side)
-                .reps(reps)
-                .part(part)
-                .role(role)
-                .except(except)
-                .at(at)
-                .by(by)
-                .withdrawn(isBack)
-                .build();
+        return PracticeEntryBuilder.builder(this).withdrawn(isBack).build();
     }
 }

@@ -69,23 +69,11 @@ public record Promotion(
 
     /** The same as it is kept: with how the student stood, when it was recorded and by whom. */
     public Promotion stamped(Readiness.@Nullable Verdict stood, List<Figure> resting, Instant when, String account) {
-        return PromotionBuilder.builder()
-                .id(id)
-                .student(student)
-                .ladder(ladder)
-                .from(from)
-                .to(to)
-                .stripes(stripes)
-                .date(date)
-                .fromBefore(fromBefore)
+        return PromotionBuilder.builder(this)
                 .verdict(stood)
                 .figures(resting)
-                .reason(reason)
-                .grading(grading)
                 .at(when)
                 .by(account)
-                .announced(announced)
-                .corrects(corrects)
                 .build();
     }
 
@@ -96,24 +84,7 @@ public record Promotion(
 
     /** The same, said aloud on a day; null: not yet. */
     public Promotion announcedOn(@Nullable LocalDate day) {
-        return PromotionBuilder.builder()
-                .id(id)
-                .student(student)
-                .ladder(ladder)
-                .from(from)
-                .to(to)
-                .stripes(stripes)
-                .date(date)
-                .fromBefore(fromBefore)
-                .verdict(verdict)
-                .figures(figures)
-                .reason(reason)
-                .grading(grading)
-                .at(at)
-                .by(by)
-                .announced(day)
-                .corrects(corrects)
-                .build();
+        return PromotionBuilder.builder(this).announced(day).build();
     }
 
     /** Whether it is a stripe on the rank held before. */
@@ -123,20 +94,10 @@ public record Promotion(
 
     /** What somebody sees who may not see how a student was judged. */
     public Promotion withoutReasons() {
-        return PromotionBuilder.builder()
-                .id(id)
-                .student(student)
-                .ladder(ladder)
-                .from(from)
-                .to(to)
-                .stripes(stripes)
-                .date(date)
-                .fromBefore(fromBefore)
-                .grading(grading)
-                .at(at)
-                .by(by)
-                .announced(announced)
-                .corrects(corrects)
+        return PromotionBuilder.builder(this)
+                .verdict(null)
+                .figures(null)
+                .reason(null)
                 .build();
     }
 

@@ -95,54 +95,27 @@ public record Incident(
     /** The same incident, as the house writes down who said so and when. */
     @Override
     public Incident stamped(@Nullable Instant when, @Nullable String account) {
-        return IncidentBuilder.builder()
-                .id(id)
-                .student(student)
-                .partner(partner)
-                .classId(classId)
-                .on(on)
-                .time(time)
-                .kind(kind)
-                .part(part)
-                .what(what)
-                .done(done)
-                .seenBy(seenBy)
-                .outcome(outcome)
-                .at(when)
-                .by(account)
-                .build();
+        return IncidentBuilder.builder(this).at(when).by(account).build();
     }
 
     /** What stays of it when whoever was hurt is erased: that there was one, of which kind, on which day. */
     public Incident ofNobody(String erased) {
-        return IncidentBuilder.builder()
-                .id(id)
+        return IncidentBuilder.builder(this)
                 .student(erased)
-                .on(on)
-                .kind(kind)
                 .what("")
                 .done("")
-                .at(at)
+                .partner(null)
+                .classId(null)
+                .time(null)
+                .part(null)
+                .seenBy(null)
+                .outcome(null)
+                .by(null)
                 .build();
     }
 
     /** The same incident with another partner. */
     public Incident with(@Nullable String otherPartner) {
-        return IncidentBuilder.builder()
-                .id(id)
-                .student(student)
-                .partner(otherPartner)
-                .classId(classId)
-                .on(on)
-                .time(time)
-                .kind(kind)
-                .part(part)
-                .what(what)
-                .done(done)
-                .seenBy(seenBy)
-                .outcome(outcome)
-                .at(at)
-                .by(by)
-                .build();
+        return IncidentBuilder.builder(this).partner(otherPartner).build();
     }
 }

@@ -16,6 +16,7 @@ import java.util.Base64;
 import java.util.HexFormat;
 import lynchet.server.copies.CopyFile.Found;
 import lynchet.server.copies.CopyFile.Unusable;
+import lynchet.server.keep.H2File;
 import lynchet.server.keep.OwnerOnly;
 import lynchet.server.keep.Sha256;
 
@@ -58,7 +59,7 @@ public final class AtTheConsole {
     /** Opens the data file for writing, which nobody else may have open. */
     private static Connection open(Path data) throws SQLException {
         try {
-            return CopyFile.open(data.resolve(CopyFile.DATA), "");
+            return H2File.open(data.resolve(H2File.NAME));
         } catch (SQLException e) {
             if (e.getErrorCode() == LOCKED) {
                 throw new Unusable(
@@ -84,11 +85,9 @@ public final class AtTheConsole {
         Path part = folder.resolve(file.getFileName() + ".part");
         Files.deleteIfExists(part);
         Tables tables;
-        try (Connection club = open(data);
-                PreparedStatement copy = club.prepareStatement("BACKUP TO ?")) {
-            copy.setString(1, part.toAbsolutePath().toString());
+        try (Connection club = open(data)) {
             tables = Tables.of(club);
-            copy.execute();
+            H2File.backUp(club, part);
         }
         OwnerOnly.close(part);
         Found found = CopyFile.readBack(part);
@@ -106,8 +105,8 @@ public final class AtTheConsole {
             throw new Unusable("There is no file " + file + ".");
         }
         Files.createDirectories(data);
-        Path club = data.resolve(CopyFile.DATA);
-        Path incoming = data.resolve("incoming.mv.db");
+        Path club = data.resolve(H2File.NAME);
+        Path incoming = data.resolve(H2File.INCOMING);
         Found found;
         try {
             CopyFile.unpack(file, incoming);
@@ -123,7 +122,7 @@ public final class AtTheConsole {
                     + DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss").format(LocalDateTime.now()));
             Files.createDirectory(aside);
             OwnerOnly.close(aside);
-            Files.createLink(aside.resolve(CopyFile.DATA), club);
+            Files.createLink(aside.resolve(H2File.NAME), club);
             said += " What was there before stands in " + aside + ".";
         }
         Files.move(incoming, club, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);

@@ -16,6 +16,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import lynchet.server.keep.Disk;
 import lynchet.server.keep.Durable;
+import lynchet.server.keep.H2File;
 import lynchet.server.keep.OwnerOnly;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Room;
@@ -77,7 +78,7 @@ public class Copies {
         this.clock = clock;
         this.whole = whole;
         this.folder = data.resolve("copies");
-        this.isFile = url.startsWith("jdbc:h2:file:");
+        this.isFile = H2File.isNamedBy(url);
     }
 
     /**

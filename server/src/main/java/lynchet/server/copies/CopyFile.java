@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.regex.Matcher;
@@ -17,6 +16,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import lynchet.server.keep.H2File;
 import lynchet.server.keep.OwnerOnly;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
@@ -24,8 +24,7 @@ import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 /** A copy of the club's data in one zip. It is worth something once it has been read back. */
 final class CopyFile {
 
-    /** The data file, as it lies in the data folder and in a copy. */
-    static final String DATA = "club.mv.db";
+    private static final String DATA = H2File.NAME;
 
     private static final Pattern MIGRATION = Pattern.compile("^V(\\d+)__");
 
@@ -59,7 +58,7 @@ final class CopyFile {
                 return look(folder.resolve(DATA));
             } finally {
                 Files.deleteIfExists(folder.resolve(DATA));
-                Files.deleteIfExists(folder.resolve("club.trace.db"));
+                Files.deleteIfExists(folder.resolve(H2File.TRACE));
                 Files.delete(folder);
             }
         } catch (IOException e) {
@@ -90,7 +89,7 @@ final class CopyFile {
 
     /** Opens a data file without changing it, and reads every row. */
     static Found look(Path data) {
-        try (Connection club = open(data, ";ACCESS_MODE_DATA=r")) {
+        try (Connection club = H2File.openToLook(data)) {
             int version = number(club, "select max(cast(\"version\" as int)) from \"flyway_schema_history\"");
             if (version > newest()) {
                 throw new Unusable("It was made by a newer Lynchet; update this one first.");
@@ -114,11 +113,6 @@ final class CopyFile {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    static Connection open(Path data, String how) throws SQLException {
-        String name = data.toAbsolutePath().toString().replaceFirst("\\.mv\\.db$", "");
-        return DriverManager.getConnection("jdbc:h2:file:" + name + ";IFEXISTS=TRUE" + how, "sa", "");
     }
 
     private static int number(Connection club, String sql) throws SQLException {

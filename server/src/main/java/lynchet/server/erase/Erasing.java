@@ -149,7 +149,7 @@ class Erasing {
         renamed(Parts.PAIRINGS, gone.id(), other);
         Parts.records().filter(part -> part.whenErased() == Part.Erased.GOES).forEach(part -> remove(part, gone.id()));
         jdbc.update(
-                "delete from journal where kind = 'ask' and locate(?, coalesce(before_body, after_body)) > 0",
+                "delete from journal where kind = 'ask' and position(? in coalesce(before_body, after_body)) > 0",
                 quoted(gone.id()));
         PartStore<Incident> incidents = stores.of(Parts.INCIDENTS);
         incidents.change(incidents.pointingAt(Target.STUDENT, List.of(gone.id()), Integer.MAX_VALUE).stream()
@@ -211,7 +211,7 @@ class Erasing {
 
     private void swap(String table, String column, String from, String to) {
         jdbc.update(
-                "update " + table + " set " + column + " = replace(" + column + ", ?, ?) where locate(?, " + column
+                "update " + table + " set " + column + " = replace(" + column + ", ?, ?) where position(? in " + column
                         + ") > 0",
                 from,
                 to,
@@ -238,8 +238,9 @@ class Erasing {
         }
         for (FreeTexts.FreeText free : freeTexts.all()) {
             jdbc.query(
-                    "select " + free.id() + ", " + free.column() + " from " + free.table() + " where locate(?, lower("
-                            + free.column() + ")) > 0" + free.only() + " limit " + MOST_MENTIONS,
+                    "select " + free.id() + ", " + free.column() + " from " + free.table()
+                            + " where position(? in lower(" + free.column() + ")) > 0" + free.only() + " limit "
+                            + MOST_MENTIONS,
                     row -> {
                         if (!row.getString(1).equals(gone.id())) {
                             String text = around(row.getString(2), name);

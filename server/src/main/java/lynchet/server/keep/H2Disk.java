@@ -40,7 +40,6 @@ class H2Disk implements Disk {
     private static final Logger LOG = LoggerFactory.getLogger(H2Disk.class);
     private static final int SYNC_EVERY_SECONDS = 1;
     private static final int SYNCS_BEFORE_A_PLACE_IS_TAKEN = 4;
-    private static final String FILE = "jdbc:h2:file:";
 
     /** A file that cannot be written or read, a database that closed over it, and a store that broke off. */
     private static final Set<Integer> GONE = Set.of(
@@ -79,7 +78,7 @@ class H2Disk implements Disk {
     }
 
     private boolean isFile() {
-        return url.startsWith(FILE);
+        return H2File.isNamedBy(url);
     }
 
     /**
@@ -110,11 +109,11 @@ class H2Disk implements Disk {
     /** Compacting moves pages; keys of what was removed may stand on in them. So a new file is written from the rows alone. */
     private void writeAnew(Path asked) {
         Path script = besides(".anew.sql");
-        Path anew = besides(".anew.mv.db");
+        Path anew = besides(".anew" + H2File.ENDING);
         try {
             OwnerOnly.close(script);
             Files.deleteIfExists(anew);
-            String target = FILE + anew.toString().replaceFirst("\\.mv\\.db$", "");
+            String target = H2File.URL + H2File.stem(anew);
             try (Connection fresh = DriverManager.getConnection(target, "sa", "");
                     Statement statement = fresh.createStatement()) {
                 statement.execute("RUNSCRIPT FROM " + quoted(script));
@@ -124,7 +123,8 @@ class H2Disk implements Disk {
             try (FileChannel written = FileChannel.open(anew, StandardOpenOption.WRITE)) {
                 written.force(true); // on the disk before it takes the place of the old one
             }
-            Files.move(anew, besides(".mv.db"), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            Files.move(
+                    anew, besides(H2File.ENDING), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
             Files.delete(script);
             Files.delete(asked);
         } catch (IOException | SQLException e) {
@@ -137,7 +137,7 @@ class H2Disk implements Disk {
     }
 
     private Path besides(String ending) {
-        String file = url.substring(FILE.length()).replaceFirst(";.*", "");
+        String file = url.substring(H2File.URL.length()).replaceFirst(";.*", "");
         return Path.of(file + ending);
     }
 

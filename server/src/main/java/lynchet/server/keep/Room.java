@@ -24,7 +24,7 @@ public class Room {
 
     @Autowired
     Room(@Value("${spring.datasource.url}") String url, @Value("${lynchet.data}") String data) {
-        this(url.startsWith("jdbc:h2:file:") ? Path.of(data).toFile()::getUsableSpace : () -> Long.MAX_VALUE);
+        this(H2File.isNamedBy(url) ? Path.of(data).toFile()::getUsableSpace : () -> Long.MAX_VALUE);
     }
 
     Room(LongSupplier left) {

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.stream.Stream;
+import lynchet.server.keep.H2File;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
 import org.springframework.context.ApplicationListener;
 
@@ -19,7 +20,7 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
     public void onApplicationEvent(ApplicationEnvironmentPreparedEvent event) {
         String url = event.getEnvironment().getProperty("spring.datasource.url", "");
         String data = event.getEnvironment().getProperty("lynchet.data", "");
-        if (url.startsWith("jdbc:h2:file:") && !data.isEmpty()) {
+        if (H2File.isNamedBy(url) && !data.isEmpty()) {
             look(Path.of(data));
         }
     }
@@ -33,7 +34,7 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
         if (!Files.isWritable(folder)) {
             throw new Refused("The data folder " + folder + " cannot be written to. --data takes another one.");
         }
-        Path club = folder.resolve("club.mv.db");
+        Path club = folder.resolve(H2File.NAME);
         try {
             close(folder, "rwx------");
             if (Files.exists(club)) {
@@ -46,7 +47,7 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
                     throw new Refused("The data file " + club + " cannot be read and written by this user.");
                 }
                 close(club, "rw-------");
-                Files.deleteIfExists(folder.resolve("incoming.mv.db")); // of a restore that was stopped in the middle
+                Files.deleteIfExists(folder.resolve(H2File.INCOMING)); // of a restore that was stopped in the middle
             }
         } catch (IOException e) {
             throw new Refused("The data folder " + folder + " cannot be looked at: " + e.getMessage() + ".");

@@ -1,9 +1,8 @@
 package lynchet.server.start;
 
 import java.net.BindException;
-import java.sql.SQLException;
 import java.util.Optional;
-import org.h2.mvstore.MVStoreException;
+import lynchet.server.keep.H2File;
 import org.springframework.boot.SpringBootExceptionReporter;
 import org.springframework.boot.web.server.PortInUseException;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -13,8 +12,6 @@ import org.springframework.core.annotation.Order;
 /** Says in one sentence why the server did not start; what it does not know is left to be reported in full. */
 @Order(Ordered.HIGHEST_PRECEDENCE)
 final class StartFailure implements SpringBootExceptionReporter {
-
-    private static final int LOCKED = 90020;
 
     StartFailure(ConfigurableApplicationContext context) {}
 
@@ -37,10 +34,10 @@ final class StartFailure implements SpringBootExceptionReporter {
                 return Optional.of(
                         "The port cannot be opened: " + cause.getMessage() + ". --port N takes another one.");
             }
-            if (cause instanceof SQLException sql && sql.getErrorCode() == LOCKED) {
+            if (H2File.isOpenElsewhere(cause)) {
                 return Optional.of("This club is open already: another Lynchet runs with the same data.");
             }
-            if (cause instanceof MVStoreException) {
+            if (H2File.isDamaged(cause)) {
                 return Optional.of(
                         "The data file is damaged. Nothing was changed. ./lynchet restore FILE puts a copy back;"
                                 + " the nightly ones stand in the folder copies beside it.");

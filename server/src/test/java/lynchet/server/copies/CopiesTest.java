@@ -154,7 +154,7 @@ class CopiesTest {
                     .isTrue();
             assertThat(head.get("/api/copies/whole").text()).contains("\"at\":\"");
         }
-        try (var inside = CopyFile.open(data.resolve(CopyFile.DATA), "")) {
+        try (var inside = H2File.open(data.resolve(H2File.NAME))) {
             inside.createStatement().execute("update student set body = substr(body, 1, 60) where id = 'orla-fenwick'");
         }
         Path copies = data.resolve("copies");
@@ -250,7 +250,7 @@ class CopiesTest {
         try (ConfigurableApplicationContext club = RunningClub.onDisk(data)) {
             RunningClub.head(club).post("/api/marks", mark("m-later")).expect(200);
         }
-        byte[] later = Files.readAllBytes(data.resolve(CopyFile.DATA));
+        byte[] later = Files.readAllBytes(data.resolve(H2File.NAME));
 
         Path garbage = Files.writeString(folder.resolve("garbage.zip"), "no zip at all");
         Path torn = folder.resolve("torn.zip");
@@ -260,7 +260,7 @@ class CopiesTest {
             assertThatThrownBy(() -> AtTheConsole.restore(data, bad))
                     .as(bad.toString())
                     .isInstanceOf(Exception.class);
-            assertThat(Files.readAllBytes(data.resolve(CopyFile.DATA)))
+            assertThat(Files.readAllBytes(data.resolve(H2File.NAME)))
                     .as("nothing touched by " + bad)
                     .isEqualTo(later);
         }

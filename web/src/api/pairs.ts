@@ -10,7 +10,7 @@ export const roomPath = (classId: string, block: string | null, without: string[
   return asked.size > 0 ? (`${room}?${asked.toString()}` as typeof room) : room;
 };
 
-/** All that pairing asks about whoever may come to a class; kept on the device, so that it pairs without the server too. */
+/** All that pairing asks about those who may come to a class; kept on the device, so that it pairs without the server too. */
 export const useRoom = (classId: string, block: string | null, enabled = true) =>
   useQuery<Room>({
     queryKey: ['pairs', classId, block ?? ''],
@@ -19,7 +19,7 @@ export const useRoom = (classId: string, block: string | null, enabled = true) =
     staleTime: 60_000,
   });
 
-/** Whom to call about whoever may come to a class; kept on the device for the evening. */
+/** Whom to call about those who may come to a class; kept on the device for the evening. */
 export const useCalls = (classId: string, enabled = true) =>
   useQuery<Call[]>({
     queryKey: ['calls', classId],

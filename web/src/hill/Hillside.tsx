@@ -113,7 +113,7 @@ export function Hillside(props: Props) {
   const mirror = selected ? map.counterpart(selected) : null;
   const shown = [...hill.plots.values()].filter((plot) => !signs?.hidden?.has(plot.id));
   const first = selected && hill.plots.has(selected) ? selected : firstOf(hill.rows, signs?.hidden);
-  // Whoever comes back to the hill, walks to a plot that was folded away or opens a terrace goes on from there.
+  // Anybody who comes back to the hill, walks to a plot that was folded away or opens a terrace goes on from there.
   const isThere = selected !== null && hill.plots.has(selected);
   useEffect(() => {
     const nowhere = document.activeElement === document.body || document.activeElement === null;

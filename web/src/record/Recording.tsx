@@ -43,7 +43,7 @@ function nowKept(client: QueryClient, one: Waiting) {
     client.setQueryData<ClassSheet>(['classes', classOf(one)], (sheet) => sheet && withWaiting(sheet, [one]));
 }
 
-/** Gives every screen the outbox, which sends under whoever is signed in. */
+/** Gives every screen the outbox, which sends under the person who is signed in. */
 export function Recording({ kept, children }: { kept: Promise<Database>; children: ReactNode }) {
   const client = useQueryClient();
   const outbox = useMemo(

@@ -11,7 +11,7 @@ import classes from './SignIn.module.css';
 
 const ROLE = { VIEWER: 'read', COACH: 'record and plan', HEAD: 'decide and change everything' } as const;
 
-/** The page of a one-time link: whoever has it chooses the password, once. What follows the # is not sent by itself. */
+/** The page of a one-time link: the person who has it chooses the password, once. What follows the # is not sent by itself. */
 export function Enter({ welcome }: { welcome: Welcome }) {
   const [link] = useState(() => window.location.hash.slice(1));
   const account = useQuery<AccountView, Problem>({

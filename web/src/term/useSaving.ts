@@ -6,7 +6,7 @@ import { useNotices } from '../ui/Notices';
 const isSame = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
 
 /**
- * Saves a plan or theme weeks as they are changed on the screen. Whoever may change them may take a change back from its
+ * Saves a plan or theme weeks as they are changed on the screen. Anybody who may change them may take a change back from its
  * notice, as long as it is the last one.
  *
  * @param kept as it stands

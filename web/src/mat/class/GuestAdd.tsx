@@ -11,7 +11,7 @@ import classes from './MatPage.module.css';
 
 type Props = { training: TrainingClass; people: Name[]; onDone: () => void };
 
-/** An id that says nothing about whoever gets it, made here since the server may be far. */
+/** An id that says nothing about the person who gets it, made here since the server may be far. */
 const randomId = () => `s-${crypto.randomUUID().replaceAll('-', '').slice(0, 16)}`;
 
 const NOBODY = {

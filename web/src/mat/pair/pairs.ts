@@ -133,7 +133,7 @@ export function asThrower(person: string, groups: Group[], table: Table, bars: S
   return joined ? groups.map((group) => (group === joined ? [...group, person] : group)) : groups;
 }
 
-/** Takes somebody out; who worked with them is placed anew, and nobody else moves. */
+/** Takes somebody out; who worked with them is placed again, and nobody else moves. */
 export function takenOut(person: string, groups: Group[], alone: string[], table: Table): Group[] {
   const group = groups.find((one) => one.includes(person));
   if (!group) return groups;

@@ -12,7 +12,7 @@ import { date, plain, time } from '../../ui/words';
 import { doseWords, roundsIn, roundWords, stepsOf } from './plan';
 import classes from './SheetPage.module.css';
 
-/** The class on one page of paper, for whoever gives it; or large, for the wall. Nobody is named on it. */
+/** The class on one page of paper, for the person who gives it; or large, for the wall. Nobody is named on it. */
 export function SheetPage() {
   const { id = '' } = useParams();
   const [params] = useSearchParams();

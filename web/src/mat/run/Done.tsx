@@ -11,7 +11,7 @@ type Props = { sheet: ClassSheet; block: Block; people: Name[]; readOnly?: boole
 
 const KINDS = Object.keys(EXCEPTIONS) as Exception[];
 
-/** Logs a block in one touch; whoever did otherwise is touched before. */
+/** Logs a block in one touch; the person who did otherwise is touched before. */
 export function Done({ sheet, block, people, readOnly = false, main = false }: Props) {
   const { log, takeBack } = useDrillLog(sheet);
   const [otherwise, setOtherwise] = useState<Record<string, Exception>>({});

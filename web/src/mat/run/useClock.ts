@@ -58,7 +58,7 @@ export function useClock(classId: string, stretches: Stretch[], rings: boolean) 
       const bell = rings ? bellBetween(clock, stretches, looked.current, at) : null;
       looked.current = at;
       if (bell) ring(bell);
-      // The dial shows seconds: within one nothing is drawn anew.
+      // The dial shows seconds: within one nothing is drawn again.
       setNow((was) => (elapsedAt(at) === elapsedAt(was) ? was : at));
     }, LOOK);
     return () => clearInterval(timer);

@@ -9,7 +9,7 @@ const cell = (value: string | number | null) => {
 export const csv = (rows: (string | number | null)[][]) =>
   `\ufeff${rows.map((row) => `${row.map(cell).join(',')}\r\n`).join('')}`;
 
-/** Hands a sheet to whoever sits here. */
+/** Hands a sheet to the person who sits here. */
 export function download(name: string, text: string) {
   const link = document.createElement('a');
   link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));

@@ -14,7 +14,7 @@ import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.logging.LoggingPreferences;
 
-/** Headless browsers: to open one is more work than most tests, so whoever is done gives theirs back for the next. */
+/** Headless browsers: to open one is more work than most tests, so the person who is done gives theirs back for the next. */
 final class Browsers {
 
     /** The same pages for two thirds of the whole browser's work. The script of this name on the path cannot be ended. */

@@ -48,7 +48,7 @@ class ClassSheetTest {
         }
     }
 
-    /** Two groups on one mat, each with its sheet; whoever is in one comes over to the other with a tap. */
+    /** Two groups on one mat, each with its sheet; the person who is in one comes over to the other with a tap. */
     @Test
     void aClassIsSplitIntoGroups() {
         try (Coach coach = new Coach(With.FINGER, 1024, 768)) {

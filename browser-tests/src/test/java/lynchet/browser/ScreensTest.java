@@ -117,7 +117,7 @@ class ScreensTest {
             "tracks");
 
     /**
-     * Two at a time: each has a browser of its own and writes nothing. The wide one opens each section anew and goes on within
+     * Two at a time: each has a browser of its own and writes nothing. The wide one opens each section again and goes on within
      * it as a coach does; it looks by night as well, which differs in its colours alone, and whether all fits a tablet.
      */
     @ParameterizedTest(name = "{0}x{1}")

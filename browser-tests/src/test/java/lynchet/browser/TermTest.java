@@ -16,7 +16,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 
-/** A term as a field and by week, moved by key and by thumb, planned anew, and made in a club that has none. */
+/** A term as a field and by week, moved by key and by thumb, planned again, and made in a club that has none. */
 @Execution(ExecutionMode.CONCURRENT)
 @Order(1)
 class TermTest {
@@ -44,7 +44,7 @@ class TermTest {
                 .orElseThrow();
     }
 
-    /** Looked at in one go, since the page may draw itself anew at any time. */
+    /** Looked at in one go, since the page may draw itself again at any time. */
     private static boolean shows(Coach coach, String css, String what, String value) {
         return Boolean.TRUE.equals(coach.script("return [...document.querySelectorAll('" + css
                 + "')].some((one) => one." + what + " === '" + value.replace("'", "\\'") + "')"));

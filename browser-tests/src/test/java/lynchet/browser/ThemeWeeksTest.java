@@ -19,7 +19,7 @@ class ThemeWeeksTest {
                   {"id": "duo-tue", "day": "TUESDAY", "start": "18:00", "minutes": 75},
                   {"id": "duo-thu", "day": "THURSDAY", "start": "18:00", "minutes": 75}]}
                 """);
-        head.go("/term"); // what was sent past the page is read anew
+        head.go("/term"); // what was sent past the page is read again
     }
 
     /** Takes back what a notice speaks of. */

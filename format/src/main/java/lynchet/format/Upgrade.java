@@ -23,9 +23,9 @@ public final class Upgrade {
     private record Weekly(String track, String day, String start, int minutes, String coach, String area) {}
 
     /** A weekly time of a track as it was found in terms, from the first day of any of them to the last. */
-    private record Found(String id, LocalDate from, LocalDate until) {}
+    private record TermSlot(String id, LocalDate from, LocalDate until) {}
 
-    private final Map<Weekly, Found> slots = new LinkedHashMap<>();
+    private final Map<Weekly, TermSlot> slots = new LinkedHashMap<>();
     private final BiPredicate<Target, String> exists;
 
     /** @param exists whether there is such a thing in the same club */
@@ -113,11 +113,11 @@ public final class Upgrade {
                     slot.path("minutes").asInt(0),
                     slot.path("coach").asString(null),
                     slot.path("area").asString(null));
-            Found known = slots.get(weekly);
+            TermSlot known = slots.get(weekly);
             String id = known == null ? free(weekly) : known.id();
             slots.put(
                     weekly,
-                    new Found(
+                    new TermSlot(
                             id,
                             known == null || from.isBefore(known.from()) ? from : known.from(),
                             known == null || until.isAfter(known.until()) ? until : known.until()));

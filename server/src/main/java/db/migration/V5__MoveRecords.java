@@ -29,7 +29,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public class V5__MoveRecords extends BaseJavaMigration {
 
-    private static final int HANDFUL = 500;
+    private static final int BATCH_SIZE = 500;
 
     private final JsonMapper mapper = Json.ofTheDisk();
     private final Set<String> there = new HashSet<>();
@@ -76,7 +76,7 @@ public class V5__MoveRecords extends BaseJavaMigration {
         while (true) {
             List<String[]> some = new ArrayList<>();
             try (PreparedStatement query = connection.prepareStatement(
-                    "select id, body from " + table + " where id > ? order by id limit " + HANDFUL)) {
+                    "select id, body from " + table + " where id > ? order by id limit " + BATCH_SIZE)) {
                 query.setString(1, after);
                 try (ResultSet rows = query.executeQuery()) {
                     while (rows.next()) {
@@ -88,7 +88,7 @@ public class V5__MoveRecords extends BaseJavaMigration {
                 to.at(row[0], row[1]);
                 after = row[0];
             }
-            if (some.size() < HANDFUL) {
+            if (some.size() < BATCH_SIZE) {
                 return;
             }
         }

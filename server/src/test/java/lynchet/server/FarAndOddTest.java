@@ -21,14 +21,14 @@ class FarAndOddTest {
 
     private final HttpUser head = RunningClub.as("head");
 
-    private record Asked(String path, String day, String others) {
+    private record Request(String path, String day, String others) {
         String with(String value) {
             return path + "?" + day + "=" + value + others;
         }
     }
 
     /** Each day that a read asks for, the other days it asks for being of this year. */
-    static Stream<Asked> days() {
+    static Stream<Request> days() {
         return EveryRead.addresses("orla-fenwick").entrySet().stream().flatMap(read -> {
             JsonNode asks = EveryRead.document()
                     .path("paths")
@@ -42,7 +42,7 @@ class FarAndOddTest {
                     .toList();
             String path = read.getKey().replaceAll("\\?.*", "");
             return days.stream()
-                    .map(day -> new Asked(
+                    .map(day -> new Request(
                             path,
                             day,
                             days.stream()
@@ -54,7 +54,7 @@ class FarAndOddTest {
 
     @ParameterizedTest
     @MethodSource("days")
-    void aDayFarOffIsRefused(Asked asked) {
+    void aDayFarOffIsRefused(Request asked) {
         for (String far : List.of("%2B999999999-12-31", "-999999999-01-01", "1899-12-31", "2200-01-01", "never")) {
             HttpUser.Answer answer = head.get(asked.with(far));
             assertThat(answer.status())

@@ -22,7 +22,7 @@ import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
 import lynchet.format.ClubArchive;
 import lynchet.format.Json;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.mat.OpenSyllabus;
 import lynchet.server.mat.StudentStates;
@@ -122,7 +122,7 @@ class RandomWritesTest {
                 });
         Map<String, Integer> counted = new TreeMap<>();
         club.getBean(OpenSyllabus.class)
-                .ofAll(club.getBean(Taught.class).now())
+                .ofAll(club.getBean(TeachingSnapshots.class).now())
                 .forEach(one -> counted.put(one.student() + " on " + one.ladder(), one.open()));
         assertThat(counted).isEqualTo(open);
     }

@@ -42,7 +42,7 @@ public final class RunningClub implements BeforeAllCallback {
         return run(data);
     }
 
-    /** Where there is no club yet, the demo club as it begins: to make it anew is as much work as to start its server. */
+    /** Where there is no club yet, the demo club as it begins: to make it again is as much work as to start its server. */
     static synchronized void putDemoIn(Path data) {
         try {
             if (demo == null) {

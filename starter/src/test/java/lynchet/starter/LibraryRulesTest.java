@@ -150,7 +150,7 @@ class LibraryRulesTest {
                         card.hazards().contains(Hazard.CHOKE) || card.hazards().contains(Hazard.FRONT_CHOKE));
     }
 
-    /** Whoever is thrown to the mat has a fall for it; who stays on the feet needs none. */
+    /** Anybody who is thrown to the mat has a fall for it; who stays on the feet needs none. */
     @Test
     void fallsMatchTheLanding() {
         List<Link> fromTheFeet = goingOn()

@@ -12,9 +12,9 @@ final class BroughtBench {
     private static final int PEOPLE = 300;
 
     private final User head;
-    private final PlanningBench.Told told;
+    private final PlanningBench.Report told;
 
-    BroughtBench(User head, PlanningBench.Told told) {
+    BroughtBench(User head, PlanningBench.Report told) {
         this.head = head;
         this.told = told;
     }

@@ -23,16 +23,16 @@ final class PlanningBench {
     private static final int WEEKS = 10;
     private static final String TRACK = GrownClub.TRACKS.get(0);
 
-    /** Told of each figure, in ms. */
-    interface Told {
+    /** Report of each figure, in ms. */
+    interface Report {
         void that(String what, String target, double millis);
     }
 
     private final User head;
     private final LocalDate monday = LocalDate.now().with(DayOfWeek.MONDAY);
-    private final Told told;
+    private final Report told;
 
-    PlanningBench(User head, Told told) {
+    PlanningBench(User head, Report told) {
         this.head = head;
         this.told = told;
     }

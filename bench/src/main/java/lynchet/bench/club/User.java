@@ -55,7 +55,7 @@ final class User {
                 body.to(asking);
             }
             int status = asking.getResponseCode();
-            for (int i = 1; asking.getHeaderField(i) != null; i++) { // in their order: taken away, then given anew
+            for (int i = 1; asking.getHeaderField(i) != null; i++) { // in their order: taken away, then given again
                 if ("Set-Cookie".equalsIgnoreCase(asking.getHeaderFieldKey(i))) {
                     keep(asking.getHeaderField(i));
                 }

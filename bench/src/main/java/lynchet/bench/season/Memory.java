@@ -22,7 +22,7 @@ final class Memory {
     private static final double SLOWEST = 0.45;
     private static final double QUICKEST = 0.2;
 
-    /** Whoever was not there when something was shown for the first time has less of it when it is only met again. */
+    /** Anybody who was not there when something was shown for the first time has less of it when it is only met again. */
     private static final double WITHOUT_SHOWING = 0.6;
 
     private record Trace(int day, double strength, double exponent) {}

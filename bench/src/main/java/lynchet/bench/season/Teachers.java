@@ -13,9 +13,9 @@ import lynchet.core.mat.TrainingClass;
 import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.term.TermPlan;
 import lynchet.core.term.TermQuestion;
-import lynchet.core.term.plan.Asked;
 import lynchet.core.term.plan.Impossible;
 import lynchet.core.term.plan.Planner;
+import lynchet.core.term.plan.PlanningTask;
 import lynchet.core.term.tonight.Room;
 import lynchet.core.term.tonight.Tonight;
 import lynchet.core.term.tonight.Way;
@@ -28,7 +28,7 @@ final class Teachers {
     /** The planner's plan, as it stands at the beginning of the term. What does not fit comes if time allows. */
     static Season.Teacher planner(Season season) {
         List<TermPlan.Goal> goals = new ArrayList<>(season.syllabus);
-        Asked asked = asked(season, goals);
+        PlanningTask asked = asked(season, goals);
         for (int n = goals.size() - 1; n >= 0 && !Impossible.of(asked).isEmpty(); n--) {
             TermPlan.Goal last = goals.get(n);
             goals.set(n, new TermPlan.Goal(last.technique(), null, false, null, false));
@@ -41,12 +41,12 @@ final class Teachers {
                 .toList();
     }
 
-    static Asked asked(Season season, List<TermPlan.Goal> goals) {
+    static PlanningTask asked(Season season, List<TermPlan.Goal> goals) {
         return TermQuestion.of(
                         new TermPlan("plan", "term", "fundamentals", Season.FRESH, Season.MINUTES, goals, List.of()),
                         season.grading,
                         season.lessons.stream()
-                                .map(one -> new TermQuestion.Held(one, false, false, Set.of()))
+                                .map(one -> new TermQuestion.TermClass(one, false, false, Set.of()))
                                 .toList(),
                         season.teaching,
                         season.known::contains,
@@ -144,7 +144,7 @@ final class Teachers {
     }
 
     /**
-     * Whoever knows how each of those who are there remembers, and always teaches what adds most for grading day: no plan can know
+     * Anybody who knows how each of those who are there remembers, and always teaches what adds most for grading day: no plan can know
      * that much, so this is about what there is to be had.
      */
     static Season.Teacher knowing(Season season) {

@@ -21,10 +21,10 @@ import lynchet.core.term.Teaching;
 import lynchet.core.term.Term;
 import lynchet.core.term.TermPlan;
 import lynchet.core.term.TermQuestion;
-import lynchet.core.term.plan.Asked;
 import lynchet.core.term.plan.Impossible;
 import lynchet.core.term.plan.Lesson;
 import lynchet.core.term.plan.Planner;
+import lynchet.core.term.plan.PlanningTask;
 import lynchet.starter.StarterLibrary;
 
 /** How long four tracks' plans take, how long a replan takes and how many classes it changes, and how both grow. */
@@ -52,7 +52,7 @@ public final class TermBench {
         int owed = 0;
         int items = 0;
         for (int track = 0; track < TRACKS; track++) {
-            Asked asked = asked(weeks, track);
+            PlanningTask asked = asked(weeks, track);
             items += asked.items().size();
             left += (int) asked.items().stream().filter(item -> !item.must()).count();
             long begin = System.nanoTime();
@@ -62,7 +62,7 @@ public final class TermBench {
             int each = track < REPLANS % TRACKS ? REPLANS / TRACKS + 1 : REPLANS / TRACKS;
             for (int n = 0; n < each; n++) {
                 int off = (n + 1) * asked.lessons().size() * 3 / 4 / (each + 1);
-                Asked again = cancelled(asked, plan, off);
+                PlanningTask again = cancelled(asked, plan, off);
                 begin = System.nanoTime();
                 Planner.Placing replan = Planner.plan(again, Planner.Watch.NOBODY);
                 replans = added(replans, (System.nanoTime() - begin) / NANOS);
@@ -93,7 +93,7 @@ public final class TermBench {
     }
 
     /** A track with three classes a week that learns what the ranks ask, from the beginning of one ladder or another on. */
-    private static Asked asked(int weeks, int track) {
+    private static PlanningTask asked(int weeks, int track) {
         Club club = StarterLibrary.club("Terms");
         Teaching teaching = new Teaching(GrapplingMap.of(club.map()), club.chains());
         List<Ladder> ladders = club.ladders();
@@ -106,7 +106,7 @@ public final class TermBench {
                 .limit(weeks * 12L / 7)
                 .map(technique -> new TermPlan.Goal(technique, null, true, null, false))
                 .toList());
-        Asked asked = asked(weeks, teaching, goals);
+        PlanningTask asked = asked(weeks, teaching, goals);
         for (int n = goals.size() - 1; n >= 0 && !Impossible.of(asked).isEmpty(); n--) {
             goals.set(n, new TermPlan.Goal(goals.get(n).technique(), null, false, null, false));
             asked = asked(weeks, teaching, goals);
@@ -114,7 +114,7 @@ public final class TermBench {
         return asked;
     }
 
-    private static Asked asked(int weeks, Teaching teaching, List<TermPlan.Goal> goals) {
+    private static PlanningTask asked(int weeks, Teaching teaching, List<TermPlan.Goal> goals) {
         List<Track.Slot> slots =
                 List.of(slot("mon", DayOfWeek.MONDAY), slot("wed", DayOfWeek.WEDNESDAY), slot("fri", DayOfWeek.FRIDAY));
         LocalDate end = MONDAY.plusWeeks(weeks);
@@ -135,7 +135,7 @@ public final class TermBench {
                                         List.of())
                                 .between(term.from(), term.until())
                                 .stream()
-                                .map(one -> new TermQuestion.Held(one, false, false, Set.of()))
+                                .map(one -> new TermQuestion.TermClass(one, false, false, Set.of()))
                                 .toList(),
                         teaching,
                         subject -> false,
@@ -148,7 +148,7 @@ public final class TermBench {
     }
 
     /** All before it has happened, and it bears nothing any more. */
-    private static Asked cancelled(Asked first, Planner.Placing plan, int off) {
+    private static PlanningTask cancelled(PlanningTask first, Planner.Placing plan, int off) {
         Map<String, SortedSet<Integer>> done = new TreeMap<>();
         plan.at().forEach((item, on) -> done.put(item, new TreeSet<>(on.headSet(off))));
         List<Lesson> lessons = first.lessons().stream()
@@ -162,7 +162,7 @@ public final class TermBench {
                         one.fresh(),
                         one.index() > off))
                 .toList();
-        return new Asked(lessons, first.items(), first.grading(), first.mostFalls(), done, plan.at());
+        return new PlanningTask(lessons, first.items(), first.grading(), first.mostFalls(), done, plan.at());
     }
 
     private static int changed(Planner.Placing before, Planner.Placing after, int many) {

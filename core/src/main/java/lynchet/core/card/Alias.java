@@ -1,12 +1,12 @@
 package lynchet.core.card;
 
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /** Another name for the same thing, and the tongue it comes from ("Japanese", "wrestling", "plain"). */
 public record Alias(String text, @Most(40) String tongue) {
     public Alias {
-        Say.text("an alias", text);
+        Require.text("an alias", text);
         tongue = tongue == null ? "plain" : tongue;
     }
 }

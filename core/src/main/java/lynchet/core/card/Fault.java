@@ -1,7 +1,7 @@
 package lynchet.core.card;
 
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -22,10 +22,10 @@ public record Fault(
         @Nullable String opens,
         boolean canHurt) {
     public Fault {
-        Say.id("a fault", id);
-        Say.text("what is seen in this fault", see);
-        Say.text("the reason of this fault", because);
-        Say.text("the fix of this fault", fix);
+        Require.id("a fault", id);
+        Require.text("what is seen in this fault", see);
+        Require.text("the reason of this fault", because);
+        Require.text("the fix of this fault", fix);
     }
 
     /** The same fault under another id, opening another link. */

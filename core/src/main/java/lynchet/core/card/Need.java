@@ -1,7 +1,7 @@
 package lynchet.core.card;
 
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -22,7 +22,7 @@ public record Need(
     }
 
     public Need {
-        Say.there("the kind of a need", kind);
-        Say.text("a need", text);
+        Require.present("the kind of a need", kind);
+        Require.text("a need", text);
     }
 }

@@ -1,7 +1,7 @@
 package lynchet.core.card;
 
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,6 +15,6 @@ public record Step(
         @Most(120) @Nullable String cue,
         @Most(200) @Nullable String footwork) {
     public Step {
-        Say.text("a step", text);
+        Require.text("a step", text);
     }
 }

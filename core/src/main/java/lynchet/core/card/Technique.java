@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Set;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -50,29 +50,29 @@ public record Technique(
         @Usual("false") boolean retired) {
 
     public Technique {
-        Say.id("a technique", id);
-        Say.text("the name of this technique", name);
-        aliases = Say.list("the names of this technique", aliases);
-        Say.there("the family of this technique", family);
+        Require.id("a technique", id);
+        Require.text("the name of this technique", name);
+        aliases = Require.list("the names of this technique", aliases);
+        Require.present("the family of this technique", family);
         if (group != null && group.family() != family) {
             throw new Nonsense(
                     Nonsense.Rule.GROUP_FITS, "this technique is a " + family + " and cannot be in the group " + group);
         }
         jacket = jacket == null ? Jacket.EITHER : jacket;
-        directions = Say.list("the directions of this technique", directions);
+        directions = Require.list("the directions of this technique", directions);
         summary = summary == null ? "" : summary;
-        steps = Say.list("the steps of this technique", steps);
-        signs = Say.texts("a sign of this technique", signs);
-        faults = Say.list("the faults of this technique", faults);
-        versions = Say.list("the versions of this technique", versions);
-        prerequisites = Say.list("the prerequisites of this technique", prerequisites);
-        receiverFalls = Say.list("the falls of this technique", receiverFalls);
-        carriesOverTo = Say.list("what this technique carries over to", carriesOverTo);
+        steps = Require.list("the steps of this technique", steps);
+        signs = Require.texts("a sign of this technique", signs);
+        faults = Require.list("the faults of this technique", faults);
+        versions = Require.list("the versions of this technique", versions);
+        prerequisites = Require.list("the prerequisites of this technique", prerequisites);
+        receiverFalls = Require.list("the falls of this technique", receiverFalls);
+        carriesOverTo = Require.list("what this technique carries over to", carriesOverTo);
         hazards =
                 hazards == null || hazards.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(hazards));
-        tags = Say.texts("a tag of this technique", tags);
-        Say.within("learn of this technique", learn, 1, 5);
-        Say.within("master of this technique", master, 1, 5);
+        tags = Require.texts("a tag of this technique", tags);
+        Require.within("learn of this technique", learn, 1, 5);
+        Require.within("master of this technique", master, 1, 5);
     }
 
     /** The same technique, retired. */

@@ -2,7 +2,7 @@ package lynchet.core.card;
 
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /**
  * One way of doing a technique; steps, faults and needs replace the technique's own where given.
@@ -19,13 +19,13 @@ public record Version(
         List<Need> needs) {
 
     public Version {
-        Say.id("a version", id);
-        Say.text("the name of this version", name);
+        Require.id("a version", id);
+        Require.text("the name of this version", name);
         purpose = purpose == null ? Purpose.TEACHING : purpose;
         because = because == null ? "" : because;
-        steps = Say.list("the steps of this version", steps);
-        faults = Say.list("the faults of this version", faults);
-        needs = Say.list("the needs of this version", needs);
+        steps = Require.list("the steps of this version", steps);
+        faults = Require.list("the faults of this version", faults);
+        needs = Require.list("the needs of this version", needs);
     }
 
     /** The same version under another id, with other faults. */

@@ -4,7 +4,7 @@ import java.util.stream.Stream;
 import lynchet.core.card.Technique;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -30,12 +30,12 @@ public record Chain(
     public static final int MOST_STEPS = 400;
 
     public Chain {
-        Say.id("a chain", id);
-        Say.text("the name of this chain", name);
+        Require.id("a chain", id);
+        Require.text("the name of this chain", name);
         intent = intent == null ? "" : intent;
-        Say.there("the start of this chain", start);
+        Require.present("the start of this chain", start);
         if (first != null) {
-            Say.within("the steps of this chain", count(first, 1), 1, MOST_STEPS);
+            Require.within("the steps of this chain", count(first, 1), 1, MOST_STEPS);
         }
     }
 

@@ -243,10 +243,10 @@ public final class ChainCheck {
         }
     }
 
-    private ChainReport.Taught taught(Chain chain) {
+    private ChainReport.Teaching taught(Chain chain) {
         List<Technique> all =
                 techniques.stream().map(id -> map.technique(id).orElseThrow()).toList();
-        return new ChainReport.Taught(
+        return new ChainReport.Teaching(
                 TeachingMinutes.toIntroduce(chain, map),
                 all.stream().map(map.numbers()::ages).reduce(Ages.ANY, Ages::and),
                 all.stream()

@@ -28,7 +28,7 @@ public record ChainReport(
         double chanceToSettle,
         @Nullable String weakestLink,
         double weakestChance,
-        Taught taught,
+        Teaching taught,
         Map<String, Double> netPoints,
         List<Overlap> overlaps,
         List<StepAt> steps,
@@ -41,7 +41,7 @@ public record ChainReport(
      * @param ages from which age all of it is taught
      * @param falls ids of the falls that a receiver has passed before
      */
-    public record Taught(double minutes, Ages ages, List<String> falls) {}
+    public record Teaching(double minutes, Ages ages, List<String> falls) {}
 
     /** A step with its label, where it starts and ends, and how likely it is to be reached (0 to 1). */
     public record StepAt(

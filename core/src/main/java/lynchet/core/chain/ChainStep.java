@@ -3,13 +3,13 @@ package lynchet.core.chain;
 import java.util.List;
 import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /** One link of a chain and what may come after it. */
 public record ChainStep(String link, List<Turn> next) {
     public ChainStep {
-        Say.there("the link of a step", link);
-        next = Say.list(next);
+        Require.present("the link of a step", link);
+        next = Require.list(next);
         if (next.stream().filter(turn -> turn.reaction() == null).count() > 1) {
             throw new IllegalArgumentException("a step has two main lines");
         }

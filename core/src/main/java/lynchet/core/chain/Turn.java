@@ -1,6 +1,6 @@
 package lynchet.core.chain;
 
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,6 +10,6 @@ import org.jspecify.annotations.Nullable;
  */
 public record Turn(@Nullable String reaction, ChainStep step) {
     public Turn {
-        Say.there("the step of a turn", step);
+        Require.present("the step of a turn", step);
     }
 }

@@ -20,7 +20,7 @@ import lynchet.core.people.Promotion;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
 import lynchet.core.round.Round;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.core.walk.IgnoredGap;
@@ -75,7 +75,7 @@ public final class Club {
     /** The same club with other things of one part; a missing list is an empty one. */
     public <T> Club with(Part<T> part, List<T> others) {
         Map<Part<?>, List<?>> all = new HashMap<>(things);
-        all.put(part, Say.list(part.name(), others));
+        all.put(part, Require.list(part.name(), others));
         return new Club(name, all);
     }
 

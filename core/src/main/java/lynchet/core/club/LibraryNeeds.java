@@ -81,7 +81,7 @@ final class LibraryNeeds {
     }
 
     private Stream<String> names(Object thing) {
-        if (thing instanceof LibraryUpdate.Asked asked) {
+        if (thing instanceof LibraryUpdate.RankAsks asked) {
             return asked.syllabus().stream()
                     .flatMap(group -> group.items().stream())
                     .flatMap(this::item);

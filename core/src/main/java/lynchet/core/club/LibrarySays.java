@@ -20,7 +20,7 @@ import lynchet.core.mat.DrillShape;
 import lynchet.core.numbers.Ages;
 import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
 import lynchet.core.safety.Cautions;
 import lynchet.core.words.Word;
 
@@ -43,7 +43,7 @@ final class LibrarySays {
 
     /** What a thing is called. */
     String name(Object thing, String id) {
-        if (thing instanceof LibraryUpdate.Asked asked) {
+        if (thing instanceof LibraryUpdate.RankAsks asked) {
             return library.ladders().stream()
                     .filter(ladder -> ladder.id().equals(asked.ladder()))
                     .flatMap(ladder ->
@@ -156,7 +156,7 @@ final class LibrarySays {
     }
 
     /** What a rank asks for and did not, or the other way round. */
-    List<String> aboutSyllabus(LibraryUpdate.Asked own, LibraryUpdate.Asked theirs) {
+    List<String> aboutSyllabus(LibraryUpdate.RankAsks own, LibraryUpdate.RankAsks theirs) {
         Map<String, Item> before = byWhat(own);
         Map<String, Item> after = byWhat(theirs);
         List<String> says = new ArrayList<>();
@@ -175,7 +175,7 @@ final class LibrarySays {
         return says;
     }
 
-    private static Map<String, Item> byWhat(LibraryUpdate.Asked asked) {
+    private static Map<String, Item> byWhat(LibraryUpdate.RankAsks asked) {
         return asked.syllabus().stream()
                 .flatMap(group -> group.items().stream())
                 .collect(Collectors.toMap(
@@ -205,7 +205,9 @@ final class LibrarySays {
 
     private static String names(List<String> names) {
         int more = names.size() - MOST_NAMES;
-        return more <= 1 ? Say.and(names) : String.join(", ", names.subList(0, MOST_NAMES)) + " and " + more + " more";
+        return more <= 1
+                ? Phrases.and(names)
+                : String.join(", ", names.subList(0, MOST_NAMES)) + " and " + more + " more";
     }
 
     private static String name(Item item, Club club) {

@@ -43,7 +43,7 @@ public final class LibraryUpdate {
             String key, String part, String id, String name, Who who, boolean safety, List<String> says) {}
 
     /** What one rank of a ladder asks for, which is taken by itself. */
-    public record Asked(String ladder, String rank, List<SyllabusGroup> syllabus) {}
+    public record RankAsks(String ladder, String rank, List<SyllabusGroup> syllabus) {}
 
     private LibraryUpdate() {}
 
@@ -62,7 +62,7 @@ public final class LibraryUpdate {
         List<Difference> differences = new ArrayList<>();
         shipped.forEach((key, theirs) -> {
             Object own = mine.get(key);
-            boolean comesWithItsLadder = own == null && theirs instanceof Asked;
+            boolean comesWithItsLadder = own == null && theirs instanceof RankAsks;
             if (!theirs.equals(own) && !comesWithItsLadder) {
                 differences.add(difference(key, own, theirs, who(own, theirs, known.get(key), digest), says));
             }
@@ -83,7 +83,7 @@ public final class LibraryUpdate {
             Map<String, Object> mine,
             Map<String, String> taken,
             Function<Object, String> digest) {
-        if (own instanceof Asked) {
+        if (own instanceof RankAsks) {
             return false;
         }
         boolean isLadder = own instanceof Ladder;
@@ -215,7 +215,7 @@ public final class LibraryUpdate {
         }
         all.put(key, bare);
         ladder.ranks()
-                .forEach(rank -> all.put(key + "/" + rank.id(), new Asked(ladder.id(), rank.id(), rank.syllabus())));
+                .forEach(rank -> all.put(key + "/" + rank.id(), new RankAsks(ladder.id(), rank.id(), rank.syllabus())));
         return all;
     }
 
@@ -227,7 +227,7 @@ public final class LibraryUpdate {
         String part = key.substring(0, key.indexOf('/'));
         String id = key.substring(part.length() + 1);
         List<String> safety = own == null || who == Who.CLUB ? List.of() : says.aboutSafety(own, theirs);
-        List<String> all = own instanceof Asked before && theirs instanceof Asked after
+        List<String> all = own instanceof RankAsks before && theirs instanceof RankAsks after
                 ? says.aboutSyllabus(before, after)
                 : safety;
         return new Difference(key, part, id, says.name(theirs, id), who, !safety.isEmpty(), all);

@@ -16,7 +16,7 @@ import lynchet.core.people.Fading;
 import lynchet.core.people.Progress;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Rank;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -75,7 +75,7 @@ public record ThisWeek(Kind kind, String subject, @Nullable Side side, String wh
                 Kind.NEXT,
                 one.technique(),
                 null,
-                "one more answer at " + Say.count(one.helps().size(), "position", "positions"))));
+                "one more answer at " + Phrases.count(one.helps().size(), "position", "positions"))));
         return few(all);
     }
 
@@ -123,12 +123,12 @@ public record ThisWeek(Kind kind, String subject, @Nullable Side side, String wh
         for (Gone one : gone) {
             long weeks = ChronoUnit.WEEKS.between(one.fading().last(), today);
             String since = one.fading().isPractised()
-                    ? "last done " + Say.count((int) weeks, "week", "weeks") + " ago"
-                    : "from before, not done here in " + Say.count((int) weeks, "week", "weeks");
+                    ? "last done " + Phrases.count((int) weeks, "week", "weeks") + " ago"
+                    : "from before, not done here in " + Phrases.count((int) weeks, "week", "weeks");
             long places = planned.getOrDefault(one.technique(), 0L);
             String why = places == 0
                     ? since
-                    : since + ", and what they go for at " + Say.count((int) places, "position", "positions");
+                    : since + ", and what they go for at " + Phrases.count((int) places, "position", "positions");
             all.add(new ThisWeek(Kind.RUSTY, one.technique(), null, why));
         }
     }

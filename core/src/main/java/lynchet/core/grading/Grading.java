@@ -3,7 +3,7 @@ package lynchet.core.grading;
 import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /**
  * A grading day with its candidates, past or to come.
@@ -39,18 +39,18 @@ public record Grading(
             Outcome outcome,
             @Most(300) String note) {
         public Candidate {
-            Say.there("the student of a candidate", student);
-            Say.there("the rank of a candidate", rank);
+            Require.present("the student of a candidate", student);
+            Require.present("the rank of a candidate", rank);
         }
     }
 
     public Grading {
-        Say.id("a grading", id);
-        Say.text("the name of this grading", name);
-        Say.there("the date of this grading", date);
-        Say.there("the ladder of this grading", ladder);
-        examiners = Say.list(examiners);
-        candidates = Say.list(candidates);
+        Require.id("a grading", id);
+        Require.text("the name of this grading", name);
+        Require.present("the date of this grading", date);
+        Require.present("the ladder of this grading", ladder);
+        examiners = Require.list(examiners);
+        candidates = Require.list(candidates);
         if (candidates.stream().map(Candidate::student).distinct().count() != candidates.size()) {
             throw new IllegalArgumentException("this grading names a candidate twice");
         }

@@ -3,7 +3,7 @@ package lynchet.core.map;
 import java.util.List;
 import lynchet.core.card.Need;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -43,12 +43,12 @@ public record Link(
     }
 
     public Link {
-        Say.id("a link", id);
-        Say.there("the start of this link", from);
-        Say.there("the technique of this link", technique);
-        Say.there("the end of this link", to);
-        needs = Say.list("the needs of this link", needs);
-        meantFor = Say.list("what this link is meant for", meantFor);
+        Require.id("a link", id);
+        Require.present("the start of this link", from);
+        Require.present("the technique of this link", technique);
+        Require.present("the end of this link", to);
+        needs = Require.list("the needs of this link", needs);
+        meantFor = Require.list("what this link is meant for", meantFor);
     }
 
     /** The same link, retired. */

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import lynchet.core.card.Technique;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /** The parts of a map as they are read or kept, before anyone has checked that they hold together. */
 public record MapData(
@@ -16,11 +16,11 @@ public record MapData(
         List<Ruleset> rulesets) {
 
     public MapData {
-        pairs = Say.list(pairs);
-        techniques = Say.list(techniques);
-        links = Say.list(links);
-        reactions = Say.list(reactions);
-        rulesets = Say.list(rulesets);
+        pairs = Require.list(pairs);
+        techniques = Require.list(techniques);
+        links = Require.list(links);
+        reactions = Require.list(reactions);
+        rulesets = Require.list(rulesets);
     }
 
     /** The parts that are changed or new; everything else is left out. */

@@ -7,7 +7,7 @@ import java.util.TreeMap;
 import lynchet.core.card.Jacket;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -34,16 +34,16 @@ public record Position(
         @Usual("false") boolean retired) {
 
     public Position {
-        Say.id("a position", id);
-        Say.text("the name of this position", name);
-        aliases = Say.texts("an alias of this position", aliases);
+        Require.id("a position", id);
+        Require.text("the name of this position", name);
+        aliases = Require.texts("an alias of this position", aliases);
         control = step("this position", control);
         controlIn = controlIn == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(controlIn));
         controlIn.forEach((ruleset, value) -> step("this position under one ruleset", value));
         jacket = jacket == null ? Jacket.EITHER : jacket;
         summary = summary == null ? "" : summary;
-        details = Say.texts("a detail of this position", details);
-        cautions = Say.texts("a caution of this position", cautions);
+        details = Require.texts("a detail of this position", details);
+        cautions = Require.texts("a caution of this position", cautions);
     }
 
     /** The same position, retired. */

@@ -1,7 +1,7 @@
 package lynchet.core.map;
 
 import java.util.List;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,9 +13,9 @@ public record PositionPair(
         String id, Stage stage, Position first, @Nullable Position second) {
 
     public PositionPair {
-        Say.id("a position pair", id);
-        Say.there("the stage of this pair", stage);
-        Say.there("the first position of this pair", first);
+        Require.id("a position pair", id);
+        Require.present("the stage of this pair", stage);
+        Require.present("the first position of this pair", first);
     }
 
     /** The same pair, retired. */

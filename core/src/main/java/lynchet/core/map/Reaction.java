@@ -2,7 +2,7 @@ package lynchet.core.map;
 
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -28,15 +28,15 @@ public record Reaction(
         @Usual("false") boolean retired) {
 
     public Reaction {
-        Say.id("a reaction", id);
+        Require.id("a reaction", id);
         if ((link == null) == (position == null)) {
             throw new Nonsense(
                     Nonsense.Rule.REACTION_PLACE, "this reaction belongs to a link or to a position, one of the two");
         }
-        Say.text("the text of this reaction", text);
+        Require.text("the text of this reaction", text);
         phase = phase == null ? Phase.ENTRY : phase;
         manner = manner == null ? Manner.OTHER : manner;
-        Say.there("where this reaction leaves", leaves);
+        Require.present("where this reaction leaves", leaves);
     }
 
     /** The same reaction, retired. */

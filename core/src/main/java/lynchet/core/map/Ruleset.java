@@ -8,7 +8,7 @@ import lynchet.core.card.Jacket;
 import lynchet.core.card.Technique;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -52,8 +52,8 @@ public record Ruleset(
     /** A hazard that is not legal below an age; {@code belowAge} 0: at no age. */
     public record HazardLimit(Hazard hazard, int belowAge) {
         public HazardLimit {
-            Say.there("the hazard of a limit", hazard);
-            Say.within("the age below which it is not legal", belowAge, 0, 99);
+            Require.present("the hazard of a limit", hazard);
+            Require.within("the age below which it is not legal", belowAge, 0, 99);
         }
     }
 
@@ -64,9 +64,9 @@ public record Ruleset(
      */
     public record Points(Family family, @Nullable Stage landing, int points, List<String> at) {
         public Points {
-            Say.there("the family of what scores", family);
-            Say.within("the points of what scores", points, 0, MOST_POINTS);
-            at = Say.list(at);
+            Require.present("the family of what scores", family);
+            Require.within("the points of what scores", points, 0, MOST_POINTS);
+            at = Require.list(at);
         }
 
         private boolean pays(Family done, Landing where) {
@@ -84,10 +84,10 @@ public record Ruleset(
      */
     public record Paid(List<String> positions, int points, List<String> onlyFrom, List<String> unlessFrom) {
         public Paid {
-            Say.within("the points for reaching a position", points, 0, MOST_POINTS);
-            positions = Say.list(positions);
-            onlyFrom = Say.list(onlyFrom);
-            unlessFrom = Say.list(unlessFrom);
+            Require.within("the points for reaching a position", points, 0, MOST_POINTS);
+            positions = Require.list(positions);
+            onlyFrom = Require.list(onlyFrom);
+            unlessFrom = Require.list(unlessFrom);
         }
 
         public Paid(List<String> positions, int points) {
@@ -111,8 +111,8 @@ public record Ruleset(
      */
     public record Landings(List<String> back, List<String> seat) {
         public Landings {
-            back = Say.list(back);
-            seat = Say.list(seat);
+            back = Require.list(back);
+            seat = Require.list(seat);
         }
     }
 
@@ -125,9 +125,9 @@ public record Ruleset(
     /** A hold-down that counts after some seconds; {@code points} 0: it ends the bout. */
     public record HeldPin(String position, int seconds, int points) {
         public HeldPin {
-            Say.there("the position of a hold-down", position);
-            Say.within("the seconds of a hold-down", seconds, 1, 600);
-            Say.within("the points of a hold-down", points, 0, MOST_POINTS);
+            Require.present("the position of a hold-down", position);
+            Require.within("the seconds of a hold-down", seconds, 1, 600);
+            Require.within("the points of a hold-down", points, 0, MOST_POINTS);
         }
     }
 
@@ -170,19 +170,19 @@ public record Ruleset(
     }
 
     public Ruleset {
-        Say.id("a ruleset", id);
-        Say.text("the name of this ruleset", name);
+        Require.id("a ruleset", id);
+        Require.text("the name of this ruleset", name);
         jacket = jacket == null ? Jacket.EITHER : jacket;
-        illegalTechniques = Say.list(illegalTechniques);
-        illegalHazards = Say.list(illegalHazards);
-        entries = Say.list(entries);
-        points = Say.list(points);
-        pins = Say.list(pins);
-        penalties = Say.list(penalties);
-        reached = Say.list(reached);
-        Say.within("the minutes of this ruleset", minutes, 1, 60);
-        Say.within("the points of a full throw", fullThrowPoints, 0, MOST_POINTS);
-        Say.within("the points of half a throw", halfThrowPoints, 0, MOST_POINTS);
+        illegalTechniques = Require.list(illegalTechniques);
+        illegalHazards = Require.list(illegalHazards);
+        entries = Require.list(entries);
+        points = Require.list(points);
+        pins = Require.list(pins);
+        penalties = Require.list(penalties);
+        reached = Require.list(reached);
+        Require.within("the minutes of this ruleset", minutes, 1, 60);
+        Require.within("the points of a full throw", fullThrowPoints, 0, MOST_POINTS);
+        Require.within("the points of half a throw", halfThrowPoints, 0, MOST_POINTS);
         if (illegalHazards.stream().map(HazardLimit::hazard).distinct().count() != illegalHazards.size()) {
             throw new Nonsense(Nonsense.Rule.TOO_MANY, "/illegalHazards", "these rules say two ages of one hazard");
         }

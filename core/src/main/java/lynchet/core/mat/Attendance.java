@@ -2,14 +2,14 @@ package lynchet.core.mat;
 
 import java.time.Instant;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Stamped;
 
 /**
  * A student was in a class; unique per student and class.
  *
  * @param how by which way it was taken
- * @param by account name of whoever took it
+ * @param by account name of the person who took it
  */
 public record Attendance(
         String id,
@@ -27,9 +27,9 @@ public record Attendance(
     }
 
     public Attendance {
-        Say.id("an attendance", id);
-        Say.there("the student of this attendance", student);
-        Say.there("the class of this attendance", classId);
+        Require.id("an attendance", id);
+        Require.present("the student of this attendance", student);
+        Require.present("the class of this attendance", classId);
         how = how == null ? How.NAME : how;
     }
 

@@ -2,7 +2,7 @@ package lynchet.core.mat;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -57,15 +57,15 @@ public record Block(
     }
 
     public Block {
-        Say.id("a block", id);
-        Say.there("the kind of this block", kind);
-        Say.text("the title of this block", title);
-        Say.within("the minutes of this block", minutes, 1, 240);
-        Say.within("the first step of this block", fromStep, 0, 20);
-        Say.within("a round of this block", work, 0, 3600);
-        Say.within("the rest of this block", rest, 0, 600);
+        Require.id("a block", id);
+        Require.present("the kind of this block", kind);
+        Require.text("the title of this block", title);
+        Require.within("the minutes of this block", minutes, 1, 240);
+        Require.within("the first step of this block", fromStep, 0, 20);
+        Require.within("a round of this block", work, 0, 3600);
+        Require.within("the rest of this block", rest, 0, 600);
         leads = leads == null ? Leads.ANY : leads;
-        Say.within("the last step of this block", toStep, toStep == 0 ? 0 : fromStep, 20);
+        Require.within("the last step of this block", toStep, toStep == 0 ? 0 : fromStep, 20);
     }
 
     public boolean drills() {

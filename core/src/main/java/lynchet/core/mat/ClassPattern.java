@@ -2,15 +2,15 @@ package lynchet.core.mat;
 
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /** The blocks of a class that was worth keeping, to begin another one from. */
 public record ClassPattern(String id, @Most(100) String name, List<Block> blocks) {
 
     public ClassPattern {
-        Say.id("a pattern", id);
-        Say.text("the name of this pattern", name);
-        blocks = Say.list(blocks);
+        Require.id("a pattern", id);
+        Require.text("the name of this pattern", name);
+        blocks = Require.list(blocks);
         if (blocks.isEmpty()) {
             throw new IllegalArgumentException("this pattern has no block, so there is nothing to begin from");
         }

@@ -3,7 +3,7 @@ package lynchet.core.mat;
 import java.time.Instant;
 import java.time.LocalDate;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Stamped;
 import org.jspecify.annotations.Nullable;
 
@@ -29,13 +29,13 @@ public record Credit(
         implements Stamped<Credit> {
 
     public Credit {
-        Say.id("a credit", id);
-        Say.there("the student of this credit", student);
-        Say.there("the subject of this credit", subject);
+        Require.id("a credit", id);
+        Require.present("the student of this credit", student);
+        Require.present("the subject of this credit", subject);
         side = side == null ? Side.BOTH : side;
-        Say.within("the reps of this credit", reps, 1, 1000);
-        Say.there("the day of this credit", on);
-        Say.text("the note of this credit", note);
+        Require.within("the reps of this credit", reps, 1, 1000);
+        Require.present("the day of this credit", on);
+        Require.text("the note of this credit", note);
     }
 
     /** The same credit, as the house writes down who gave it and when. */

@@ -1,7 +1,7 @@
 package lynchet.core.mat;
 
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -40,13 +40,13 @@ public record Dose(
     }
 
     public Dose {
-        Say.within("the reps of a dose", reps, 0, 500);
+        Require.within("the reps of a dose", reps, 0, 500);
         sides = sides == null ? Side.BOTH : sides;
-        Say.within("the swaps of a dose", swaps, 0, 50);
+        Require.within("the swaps of a dose", swaps, 0, 50);
         tempo = tempo == null ? Tempo.SLOW : tempo;
-        Say.within("the resistance of a dose", resistance, 0, 3);
+        Require.within("the resistance of a dose", resistance, 0, 3);
         surface = surface == null ? Surface.MAT : surface;
-        Say.within("the explanation of a dose", explain, 0, 3600);
-        Say.within("the seconds of a repetition", pace, 0, 600);
+        Require.within("the explanation of a dose", explain, 0, 3600);
+        Require.within("the seconds of a repetition", pace, 0, 600);
     }
 }

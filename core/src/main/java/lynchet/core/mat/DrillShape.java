@@ -2,7 +2,7 @@ package lynchet.core.mat;
 
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,13 +30,13 @@ public record DrillShape(
         @Nullable Dose dose) {
 
     public DrillShape {
-        Say.id("a drill", id);
-        Say.text("the name of this drill", name);
-        Say.there("the kind of this drill", kind);
-        Say.within("the first step of this drill", fromStep, 0, 20);
-        Say.within("the last step of this drill", toStep, fromStep, 20);
-        resetWhen = Say.list(resetWhen);
-        Say.within("the minutes of this drill", minutes, 1, 60);
+        Require.id("a drill", id);
+        Require.text("the name of this drill", name);
+        Require.present("the kind of this drill", kind);
+        Require.within("the first step of this drill", fromStep, 0, 20);
+        Require.within("the last step of this drill", toStep, fromStep, 20);
+        resetWhen = Require.list(resetWhen);
+        Require.within("the minutes of this drill", minutes, 1, 60);
         if (kind == Block.Kind.POSITIONAL_ROUNDS && (start == null || resetWhen.isEmpty())) {
             throw new IllegalArgumentException(
                     "this drill is played from a position, so it says where it starts " + "and what starts it again");

@@ -4,7 +4,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Stamped;
 import org.jspecify.annotations.Nullable;
 
@@ -36,16 +36,16 @@ public record Mark(
         implements Stamped<Mark> {
 
     public Mark {
-        Say.id("a mark", id);
-        Say.there("the student of this mark", student);
-        Say.there("the subject of this mark", subject);
+        Require.id("a mark", id);
+        Require.present("the student of this mark", student);
+        Require.present("the subject of this mark", subject);
         role = role == null ? Role.PERFORMER : role;
         side = side == null ? Side.BOTH : side;
-        Say.there("the standard of this mark", standard);
+        Require.present("the standard of this mark", standard);
         if (!standard.isMarked()) {
             throw new IllegalArgumentException("this mark: " + standard + " is computed from practice, not marked");
         }
-        faults = Say.list(faults);
+        faults = Require.list(faults);
     }
 
     /** The same judgement about another subject, in a version of it, with the faults as that one names them. */

@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param round which of the class's pairs they are, 1 the first; a device without the server counts on from what it knows
  * @param groups two or three people each, in the order they stand on the wall
  * @param at when it was made
- * @param by account of whoever made it
+ * @param by account of the person who made it
  */
 public record Pairing(
         String id,
@@ -33,8 +33,8 @@ public record Pairing(
     public record Together(
             @Most(3) List<String> people, @Most(10) List<@Most(20) String> anyway) {
         public Together {
-            people = Say.list(people);
-            anyway = Say.list(anyway);
+            people = Require.list(people);
+            anyway = Require.list(anyway);
         }
 
         public Together(List<String> people) {
@@ -43,10 +43,10 @@ public record Pairing(
     }
 
     public Pairing {
-        Say.id("a pairing", id);
-        Say.there("the class of this pairing", classId);
-        Say.within("the round of this pairing", round, 0, 200);
-        groups = Say.list(groups);
+        Require.id("a pairing", id);
+        Require.present("the class of this pairing", classId);
+        Require.within("the round of this pairing", round, 0, 200);
+        groups = Require.list(groups);
         List<String> all = new ArrayList<>();
         groups.forEach(group -> all.addAll(group.people()));
         if (all.stream().distinct().count() != all.size()) {

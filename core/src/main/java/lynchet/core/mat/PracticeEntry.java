@@ -4,7 +4,7 @@ import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Stamped;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
@@ -39,15 +39,15 @@ public record PracticeEntry(
         implements Stamped<PracticeEntry> {
 
     public PracticeEntry {
-        Say.id("a practice entry", id);
-        Say.there("the class of this practice entry", classId);
+        Require.id("a practice entry", id);
+        Require.present("the class of this practice entry", classId);
         if ((technique == null) == (chain == null)) {
             throw new IllegalArgumentException("this practice entry names a technique or a chain, one of the two");
         }
         side = side == null ? Side.BOTH : side;
-        Say.within("the reps of this practice entry", reps, 1, 1000);
+        Require.within("the reps of this practice entry", reps, 1, 1000);
         role = role == null ? Role.PERFORMER : role;
-        except = Say.list(except);
+        except = Require.list(except);
     }
 
     /** Whether it counts for a student who was in the class. */

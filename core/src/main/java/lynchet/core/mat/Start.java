@@ -2,17 +2,17 @@ package lynchet.core.mat;
 
 import java.time.Instant;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Stamped;
 import org.jspecify.annotations.Nullable;
 
 /**
  * One start of positional rounds and how it ended. Nobody is named, and no link: it speaks of the position only.
  *
- * @param position where it started, from the side of whoever gets away
+ * @param position where it started, from the side of the person who gets away
  * @param escaped whether they got away; else they were held or finished
  * @param at when it was counted
- * @param by account of whoever counted it
+ * @param by account of the person who counted it
  */
 public record Start(
         String id,
@@ -25,10 +25,10 @@ public record Start(
         implements Stamped<Start> {
 
     public Start {
-        Say.id("a start", id);
-        Say.there("the class of this start", classId);
-        Say.there("the block of this start", blockId);
-        Say.there("the position of this start", position);
+        Require.id("a start", id);
+        Require.present("the class of this start", classId);
+        Require.present("the block of this start", blockId);
+        Require.present("the position of this start", position);
     }
 
     /** The same start, as the house writes down who counted it and when. */

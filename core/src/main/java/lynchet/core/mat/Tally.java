@@ -2,7 +2,7 @@ package lynchet.core.mat;
 
 import java.time.Instant;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Stamped;
 import org.jspecify.annotations.Nullable;
 
@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * A fault was seen somewhere in the room; nobody is named.
  *
  * @param at when it was ticked
- * @param by account of whoever ticked it
+ * @param by account of the person who ticked it
  */
 public record Tally(
         String id,
@@ -21,10 +21,10 @@ public record Tally(
         @Most(40) @Nullable String by) implements Stamped<Tally> {
 
     public Tally {
-        Say.id("a tally", id);
-        Say.there("the class of this tally", classId);
-        Say.there("the technique of this tally", technique);
-        Say.there("the fault of this tally", fault);
+        Require.id("a tally", id);
+        Require.present("the class of this tally", classId);
+        Require.present("the technique of this tally", technique);
+        Require.present("the fault of this tally", fault);
     }
 
     /** The same tally, as the house writes down who ticked it and when. */

@@ -7,7 +7,7 @@ import java.util.List;
 import lynchet.core.card.Family;
 import lynchet.core.card.Jacket;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -44,11 +44,11 @@ public record Track(
             @Most(80) @Nullable String coach,
             @Usual("0") int lanes) {
         public Slot {
-            Say.id("a slot", id);
-            Say.there("the day of this slot", day);
-            Say.there("the start of this slot", start);
-            Say.within("the lanes of this slot", lanes, 0, 60);
-            Say.within("the minutes of this slot", minutes, 5, 480);
+            Require.id("a slot", id);
+            Require.present("the day of this slot", day);
+            Require.present("the start of this slot", start);
+            Require.within("the lanes of this slot", lanes, 0, 60);
+            Require.within("the minutes of this slot", minutes, 5, 480);
             if (from != null && until != null && until.isBefore(from)) {
                 throw new IllegalArgumentException("this slot ends before it begins");
             }
@@ -73,11 +73,11 @@ public record Track(
     }
 
     public Track {
-        Say.id("a track", id);
-        Say.text("the name of this track", name);
+        Require.id("a track", id);
+        Require.text("the name of this track", name);
         jacket = jacket == null ? Jacket.EITHER : jacket;
-        slots = Say.list(slots);
-        teaches = Say.list(teaches);
+        slots = Require.list(slots);
+        teaches = Require.list(teaches);
         if (slots.stream().map(Slot::id).distinct().count() != slots.size()) {
             throw new IllegalArgumentException("this track names a slot twice");
         }

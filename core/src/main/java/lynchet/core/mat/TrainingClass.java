@@ -6,7 +6,7 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param group which of several groups on one mat it is; null: all together
  * @param coach who gives it: the id of a person, an account, or a name as it was written; may be null
  * @param pinned whether a planner leaves it as it is
- * @param handOver what whoever covers needs to know; may be null
+ * @param handOver what the person who covers needs to know; may be null
  * @param lanes how many pairs have room to throw at once, 0 to 60; 0: all of them
  * @param fallsReason why a head coach lets there be more falls than usual this once; null: there are not
  */
@@ -45,13 +45,13 @@ public record TrainingClass(
         @Most(200) @Nullable String fallsReason) {
 
     public TrainingClass {
-        Say.id("a class", id);
-        Say.there("the date of this class", date);
-        Say.there("the start of this class", start);
-        Say.within("the minutes of this class", minutes, 5, 480);
-        Say.within("the lanes of this class", lanes, 0, 60);
-        Say.there("the track of this class", track);
-        blocks = Say.list(blocks);
+        Require.id("a class", id);
+        Require.present("the date of this class", date);
+        Require.present("the start of this class", start);
+        Require.within("the minutes of this class", minutes, 5, 480);
+        Require.within("the lanes of this class", lanes, 0, 60);
+        Require.present("the track of this class", track);
+        blocks = Require.list(blocks);
         if (blocks.stream().map(Block::id).distinct().count() != blocks.size()) {
             throw new IllegalArgumentException("this class names a block twice");
         }

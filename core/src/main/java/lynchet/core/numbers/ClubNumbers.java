@@ -8,7 +8,7 @@ import java.util.stream.Stream;
 import lynchet.core.card.Hazard;
 import lynchet.core.card.Technique;
 import lynchet.core.rule.Nonsense;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 
 /**
@@ -64,10 +64,10 @@ public record ClubNumbers(
             Hazard hazard, @Usual("0") int from, @Usual("0") int shownBelow) {
 
         public Raised {
-            Say.there("the hazard of a raised age", hazard);
+            Require.present("the hazard of a raised age", hazard);
             Ages usual = Ages.of(hazard);
-            Say.within("the age from which it is trained", from, usual.from(), OLDEST);
-            Say.within("the age up to which it is only shown", shownBelow, usual.shownBelow(), OLDEST);
+            Require.within("the age from which it is trained", from, usual.from(), OLDEST);
+            Require.within("the age up to which it is only shown", shownBelow, usual.shownBelow(), OLDEST);
         }
     }
 
@@ -122,7 +122,7 @@ public record ClubNumbers(
             throw new Nonsense(
                     Nonsense.Rule.OUT_OF_RANGE, "/fewFalls", "juniors do not fall more often than everybody else");
         }
-        ages = Say.list("the raised ages", ages);
+        ages = Require.list("the raised ages", ages);
         if (ages.stream().map(Raised::hazard).distinct().count() != ages.size()) {
             throw new Nonsense(Nonsense.Rule.TOO_MANY, "/ages", "a hazard's ages are raised once");
         }

@@ -19,7 +19,7 @@ public final class Before {
     private static final int LATELY = 3;
 
     /** A pairing and the day of its class. */
-    public record Made(Pairing pairing, LocalDate on) {}
+    public record DatedPairing(Pairing pairing, LocalDate on) {}
 
     private record Two(String first, String second) {
         static Two of(String one, String other) {
@@ -34,14 +34,14 @@ public final class Before {
      * @param classId the class in hand
      * @param made pairings of it and of classes before it, in any order
      */
-    public Before(String classId, List<Made> made) {
+    public Before(String classId, List<DatedPairing> made) {
         Map<String, List<String>> came = new HashMap<>();
         Map<String, Set<Two>> together = new HashMap<>();
-        List<Made> latest = new ArrayList<>(made);
-        latest.sort(Comparator.comparing(Made::on)
+        List<DatedPairing> latest = new ArrayList<>(made);
+        latest.sort(Comparator.comparing(DatedPairing::on)
                 .thenComparing(one -> one.pairing().classId())
                 .reversed());
-        for (Made one : latest) {
+        for (DatedPairing one : latest) {
             String in = one.pairing().classId();
             for (Pairing.Together group : one.pairing().groups()) {
                 for (String person : group.people()) {

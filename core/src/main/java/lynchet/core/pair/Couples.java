@@ -51,7 +51,7 @@ public final class Couples {
         return people;
     }
 
-    /** Whoever sits this work out, and why. */
+    /** Those who sit this work out, and why. */
     public Map<String, Why> sitOut() {
         Map<String, Why> out = new TreeMap<>();
         for (Partner partner : people) {

@@ -22,7 +22,7 @@ public record Pairs(List<List<String>> groups, List<String> alone) {
     }
 
     /**
-     * As many in pairs as the rules allow, at the least cost; whoever is left joins the pair that costs least as a third.
+     * As many in pairs as the rules allow, at the least cost; the person who is left joins the pair that costs least as a third.
      *
      * @param here ids of those who are to be paired
      */

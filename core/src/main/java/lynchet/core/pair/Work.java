@@ -22,7 +22,7 @@ import lynchet.core.people.Restriction;
  * @param falls breakfalls that the receiver needs
  * @param hardFalls those of them that are needed on the move or live, where a coach here must have seen them
  * @param leads how their stances are to meet
- * @param drills whether some of it is drilled, so that whoever goes not live has a part in it
+ * @param drills whether some of it is drilled, so that somebody who does not go live has a part in it
  * @param grounds whether in some of it nobody is thrown, so that those who may not be thrown have a part in it
  */
 public record Work(

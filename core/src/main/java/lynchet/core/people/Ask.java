@@ -2,7 +2,7 @@ package lynchet.core.people;
 
 import java.time.LocalDate;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,10 +24,10 @@ public record Ask(
         @Nullable LocalDate done) {
 
     public Ask {
-        Say.id("an ask", id);
-        Say.there("the student of this ask", student);
-        Say.there("the day of this ask", on);
-        Say.text("what is asked in this ask", words);
+        Require.id("an ask", id);
+        Require.present("the student of this ask", student);
+        Require.present("the day of this ask", on);
+        Require.text("what is asked in this ask", words);
         if (done != null && done.isBefore(on)) {
             throw new IllegalArgumentException("this ask was taken up before it was asked");
         }

@@ -20,7 +20,7 @@ import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.Sides;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -75,10 +75,10 @@ public record Brought(
             Standard standard,
             @Usual("false") boolean fall) {
         public Had {
-            Say.there("what was brought", subject);
-            Say.there("whether it was brought as performer", role);
-            Say.there("the side of what was brought", side);
-            Say.there("the standard of what was brought", standard);
+            Require.present("what was brought", subject);
+            Require.present("whether it was brought as performer", role);
+            Require.present("the side of what was brought", side);
+            Require.present("the standard of what was brought", standard);
         }
 
         /** The same of another subject. */
@@ -88,13 +88,13 @@ public record Brought(
     }
 
     public Brought {
-        Say.id("what was brought", id);
-        Say.there("the student of what somebody brought", student);
-        Say.there("the ladder of what somebody brought", ladder);
-        Say.there("the rank of what somebody brought", below);
-        Say.there("the answer of what somebody brought", answer);
-        Say.there("the day of what somebody brought", on);
-        had = Say.list(had);
+        Require.id("what was brought", id);
+        Require.present("the student of what somebody brought", student);
+        Require.present("the ladder of what somebody brought", ladder);
+        Require.present("the rank of what somebody brought", below);
+        Require.present("the answer of what somebody brought", answer);
+        Require.present("the day of what somebody brought", on);
+        had = Require.list(had);
         if (answer != Answer.ALL && !had.isEmpty()) {
             throw new IllegalArgumentException("what somebody brought says " + answer + " and names things");
         }

@@ -2,11 +2,11 @@ package lynchet.core.people;
 
 import java.time.LocalDate;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Somebody, or whoever stands for them, agreed to something; coaches only see it.
+ * Somebody, or the person who stands for them, agreed to something; coaches only see it.
  *
  * @param given the day it was agreed to
  * @param until the last day it holds; null: until it is taken back
@@ -27,8 +27,8 @@ public record Consent(
     }
 
     public Consent {
-        Say.there("the kind of a consent", kind);
-        Say.there("the day of a consent", given);
+        Require.present("the kind of a consent", kind);
+        Require.present("the day of a consent", given);
         if (until != null && until.isBefore(given)) {
             throw new IllegalArgumentException("a consent to " + kind + " ends before it was given");
         }

@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /**
  * The rank that a student holds on a ladder, as their promotions say.
@@ -19,10 +19,10 @@ import lynchet.core.rule.Say;
  */
 public record HeldRank(String ladder, String rank, int stripes, LocalDate since, boolean fromBefore) {
     public HeldRank {
-        Say.there("the ladder of a held rank", ladder);
-        Say.there("the rank of a held rank", rank);
-        Say.within("the stripes of a held rank", stripes, 0, 9);
-        Say.there("the date of a held rank", since);
+        Require.present("the ladder of a held rank", ladder);
+        Require.present("the rank of a held rank", rank);
+        Require.within("the stripes of a held rank", stripes, 0, 9);
+        Require.present("the date of a held rank", since);
     }
 
     /** The rank after a promotion; a stripe on the same rank leaves the day it was given. */

@@ -3,7 +3,7 @@ package lynchet.core.people;
 import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,11 +17,11 @@ public record Hold(
         @Most(300) String reason,
         @Most(40) @Nullable String by,
         @Nullable LocalDate ended,
-        @Most(20) List<Stood> stood) {
+        @Most(20) List<StandingThen> stood) {
     public Hold {
-        Say.there("the start of a hold", from);
-        Say.text("the reason of a hold", reason);
-        stood = Say.list(stood);
+        Require.present("the start of a hold", from);
+        Require.text("the reason of a hold", reason);
+        stood = Require.list(stood);
     }
 
     /** The same hold, lifted on a day. */

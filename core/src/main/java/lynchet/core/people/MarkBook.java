@@ -187,7 +187,7 @@ public final class MarkBook {
                 .min(Comparator.naturalOrder());
     }
 
-    /** When something was first passed by whoever does it, at any standard. */
+    /** When something was first passed by the person who does it, at any standard. */
     Optional<Instant> firstPass(String subject) {
         return since(subject, Role.PERFORMER, null, null, Standard.INTRODUCED);
     }

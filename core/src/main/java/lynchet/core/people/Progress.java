@@ -241,7 +241,7 @@ public final class Progress {
         String where = lacking.size() == 1 && sides.size() == 2 ? " on the " + lacking.get(0) : "";
         if (item.standard() == Standard.DRILLED) {
             int toGo = Math.max(1, Fading.DRILLED_AFTER - sessions);
-            return lynchet.core.rule.Say.count(toGo, "session", "sessions") + " to go" + where;
+            return lynchet.core.rule.Phrases.count(toGo, "session", "sessions") + " to go" + where;
         }
         if (item.standard() == Standard.INTRODUCED) {
             return "not met yet in class";

@@ -44,11 +44,11 @@ public record Projection(double perWeek, LocalDate median, LocalDate early, Loca
     }
 
     /** A date, or why there is none. */
-    public record Told(
+    public record Answer(
             @Nullable Projection projection, @Nullable Silence silence) {
 
-        private static Told nothing(Silence silence) {
-            return new Told(null, silence);
+        private static Answer nothing(Silence silence) {
+            return new Answer(null, silence);
         }
 
         Optional<LocalDate> median() {
@@ -57,15 +57,15 @@ public record Projection(double perWeek, LocalDate median, LocalDate early, Loca
     }
 
     /** @param sinceRank classes counted since the rank was given */
-    static Told of(int toGo, Recent recent, int sinceRank, LocalDate joined, ClubPace pace, LocalDate today) {
+    static Answer of(int toGo, Recent recent, int sinceRank, LocalDate joined, ClubPace pace, LocalDate today) {
         if (toGo <= 0) {
-            return new Told(new Projection(0, today, today, today), null);
+            return new Answer(new Projection(0, today, today, today), null);
         }
         if (recent.classes() == 0) {
-            return Told.nothing(Silence.NOT_ATTENDING);
+            return Answer.nothing(Silence.NOT_ATTENDING);
         }
         if (recent.isTooEarly(sinceRank, today)) {
-            return Told.nothing(Silence.TOO_EARLY);
+            return Answer.nothing(Silence.TOO_EARLY);
         }
         int weeks = (int) pace.openWeeks().stream()
                 .filter(monday -> !monday.plusDays(6).isBefore(joined))
@@ -77,7 +77,7 @@ public record Projection(double perWeek, LocalDate median, LocalDate early, Loca
                 after(today, weeks(toGo, perWeek, 0.5)),
                 after(today, weeks(toGo, perWeek, 0.2)),
                 after(today, weeks(toGo, perWeek, 0.8)));
-        return isTooFar(told.median(), today) ? Told.nothing(Silence.TOO_FAR) : new Told(told, null);
+        return isTooFar(told.median(), today) ? Answer.nothing(Silence.TOO_FAR) : new Answer(told, null);
     }
 
     static boolean isTooFar(LocalDate day, LocalDate today) {

@@ -5,7 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -48,18 +48,18 @@ public record Promotion(
     /** One condition as it stood: what was there, what was asked, and whether that was enough. */
     public record Figure(Condition.Code code, String label, String have, String need, boolean met) {
         public Figure {
-            Say.there("the code of a figure", code);
+            Require.present("the code of a figure", code);
         }
     }
 
     public Promotion {
-        Say.id("a promotion", id);
-        Say.there("the student of this promotion", student);
-        Say.there("the ladder of this promotion", ladder);
-        Say.there("the rank of this promotion", to);
-        Say.within("the stripes of this promotion", stripes, 0, 9);
-        Say.there("the day of this promotion", date);
-        figures = Say.list(figures);
+        Require.id("a promotion", id);
+        Require.present("the student of this promotion", student);
+        Require.present("the ladder of this promotion", ladder);
+        Require.present("the rank of this promotion", to);
+        Require.within("the stripes of this promotion", stripes, 0, 9);
+        Require.present("the day of this promotion", date);
+        figures = Require.list(figures);
         reason = reason == null ? "" : reason;
         at = at == null ? Instant.EPOCH : at;
         if (id.equals(corrects)) {

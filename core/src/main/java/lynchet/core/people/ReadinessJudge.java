@@ -11,7 +11,7 @@ import lynchet.core.rank.Item;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
 
 /** Looks at one student on one ladder: collects the conditions one after the other, then gives the verdict. */
 final class ReadinessJudge {
@@ -38,7 +38,7 @@ final class ReadinessJudge {
     }
 
     Readiness judge() {
-        Projection.Told told = project(need() - since());
+        Projection.Answer told = project(need() - since());
         if (need() > 0) {
             add(
                     Condition.Code.CLASSES,
@@ -46,7 +46,7 @@ final class ReadinessJudge {
                     since() >= need(),
                     since() + "",
                     need() + "",
-                    Say.count(need() - since(), "class", "classes") + " to go",
+                    Phrases.count(need() - since(), "class", "classes") + " to go",
                     told.median().orElse(null));
         }
         timeAndAge();
@@ -105,7 +105,7 @@ final class ReadinessJudge {
         membership();
     }
 
-    private Projection.Told project(int toGo) {
+    private Projection.Answer project(int toGo) {
         return Projection.of(toGo, asked.recent(), count.classes(), student.joined(), asked.pace(), today);
     }
 
@@ -114,7 +114,7 @@ final class ReadinessJudge {
             return null;
         }
         int need = ladder.policy().classesPerStripe() * (held.stripes() + 1);
-        Projection.Told told = project(need - since);
+        Projection.Answer told = project(need - since);
         return new Readiness.Stripe(held.stripes() + 1, since >= need, since, need, told.projection(), told.silence());
     }
 
@@ -130,7 +130,7 @@ final class ReadinessJudge {
                 !today.isBefore(due),
                 weeks + " weeks",
                 rank.minWeeks() + " weeks",
-                Say.count((int) Math.ceil(ChronoUnit.DAYS.between(today, due) / 7.0), "week", "weeks") + " to go",
+                Phrases.count((int) Math.ceil(ChronoUnit.DAYS.between(today, due) / 7.0), "week", "weeks") + " to go",
                 due);
     }
 

@@ -5,7 +5,7 @@ import java.util.Set;
 import lynchet.core.card.Hazard;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,8 +31,8 @@ public record Restriction(
     public record StepNumber(int number, int of) {
 
         public StepNumber {
-            Say.within("the number of steps of a way back", of, 1, WayBack.MOST);
-            Say.within("the step of a way back", number, 1, of);
+            Require.within("the number of steps of a way back", of, 1, WayBack.MOST);
+            Require.within("the step of a way back", number, 1, of);
         }
     }
 
@@ -97,8 +97,8 @@ public record Restriction(
     }
 
     public Restriction {
-        Say.there("the kind of a restriction", kind);
-        Say.there("the start of a restriction", from);
+        Require.present("the kind of a restriction", kind);
+        Require.present("the start of a restriction", from);
     }
 
     /** The same limit with a last day; {@code clearedBy} is added to its note where somebody is named. */

@@ -12,7 +12,7 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -71,7 +71,7 @@ public record Student(
 
         public Guest {
             if (age != null) {
-                Say.within("the age of a guest", age, 3, 99);
+                Require.within("the age of a guest", age, 3, 99);
             }
         }
 
@@ -84,12 +84,12 @@ public record Student(
     private static final int OLDEST = 110;
 
     public Student {
-        Say.id("a student", id);
-        name = Say.text("the name of this student", name).strip().replaceAll("[\\t\\r\\n]+", " ");
+        Require.id("a student", id);
+        name = Require.text("the name of this student", name).strip().replaceAll("[\\t\\r\\n]+", " ");
         calledBy = calledBy == null || calledBy.isBlank() ? firstWord(name) : calledBy.strip();
         card = card == null || card.isBlank() ? null : card.strip();
-        Say.text("the called-by name of this student", calledBy);
-        Say.there("the day this student joined", joined);
+        Require.text("the called-by name of this student", calledBy);
+        Require.present("the day this student joined", joined);
         if (born != null && born.isAfter(joined)) {
             throw new IllegalArgumentException("this student joined before being born");
         }
@@ -101,17 +101,17 @@ public record Student(
             throw new IllegalArgumentException("the weight of this student must be 10 to 300 kg, not " + weightKg);
         }
         if (heightCm != null) {
-            Say.within("the height in cm of this student", heightCm, 60, 250);
+            Require.within("the height in cm of this student", heightCm, 60, 250);
         }
         lead = lead == null ? Lead.RIGHT : lead;
-        tracks = Say.list(tracks);
-        Say.within("the prior classes of this student", priorClasses, 0, 100_000);
-        holds = Say.list(holds);
-        restrictions = Say.list(restrictions);
-        keepApart = Say.list(keepApart);
-        prefers = Say.list(prefers);
+        tracks = Require.list(tracks);
+        Require.within("the prior classes of this student", priorClasses, 0, 100_000);
+        holds = Require.list(holds);
+        restrictions = Require.list(restrictions);
+        keepApart = Require.list(keepApart);
+        prefers = Require.list(prefers);
         notes = notes == null ? "" : notes;
-        consents = Say.list(consents);
+        consents = Require.list(consents);
         if (consents.stream().map(Consent::kind).distinct().count() != consents.size()) {
             throw new Nonsense(Nonsense.Rule.TOO_MANY, "the consents of this student name one thing twice");
         }

@@ -19,7 +19,7 @@ import lynchet.core.mat.Side;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.rank.Ladder;
 import lynchet.core.round.Round;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /**
  * All that was recorded of one student, from which their state can be folded again.
@@ -45,16 +45,16 @@ public record StudentRecord(
         List<Brought> brought) {
 
     public StudentRecord {
-        Say.there("the student of a record", student);
-        promotions = Say.list(promotions);
+        Require.present("the student of a record", student);
+        promotions = Require.list(promotions);
         attended = attended.stream()
                 .sorted(Comparator.comparing(TrainingClass::date).thenComparing(TrainingClass::id))
                 .toList();
-        practice = Say.list(practice);
-        marks = Say.list(marks);
-        rounds = Say.list(rounds);
-        credits = Say.list(credits);
-        brought = Say.list(brought);
+        practice = Require.list(practice);
+        marks = Require.list(marks);
+        rounds = Require.list(rounds);
+        credits = Require.list(credits);
+        brought = Require.list(brought);
     }
 
     /**

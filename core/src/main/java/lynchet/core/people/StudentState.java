@@ -14,7 +14,7 @@ import java.util.stream.Stream;
 import lynchet.core.mat.Mark;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /**
  * Everything that is asked about a student on every screen, folded from what was recorded: when they were last here,
@@ -50,7 +50,7 @@ public final class StudentState {
         this.ladders = ladders;
         this.skills = skills;
         this.brought = new ArrayList<>();
-        this.marks = Say.there("the marks of a state", marks);
+        this.marks = Require.present("the marks of a state", marks);
         brought.forEach(this::know);
     }
 

@@ -2,7 +2,7 @@ package lynchet.core.people;
 
 import java.time.LocalDate;
 import lynchet.core.rank.Ladder;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,11 +14,11 @@ import org.jspecify.annotations.Nullable;
 public record SyllabusMove(String id, String student, String ladder, String rank, LocalDate to) {
 
     public SyllabusMove {
-        Say.id("a move to another syllabus", id);
-        Say.there("the student of this move", student);
-        Say.there("the ladder of this move", ladder);
-        Say.there("the rank of this move", rank);
-        Say.there("the day of this move", to);
+        Require.id("a move to another syllabus", id);
+        Require.present("the student of this move", student);
+        Require.present("the ladder of this move", ladder);
+        Require.present("the rank of this move", rank);
+        Require.present("the day of this move", to);
     }
 
     /**

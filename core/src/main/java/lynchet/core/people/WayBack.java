@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Set;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -34,13 +34,13 @@ public record WayBack(List<BackStep> steps, @Nullable LocalDate full) {
             @Most(200) @Nullable String note) {
 
         public BackStep {
-            Say.there("the first day of a step", from);
+            Require.present("the first day of a step", from);
             limits = limits == null ? Set.of() : Set.copyOf(limits);
         }
     }
 
     public WayBack {
-        steps = Say.list("the steps of a way back", steps);
+        steps = Require.list("the steps of a way back", steps);
     }
 
     /**

@@ -3,7 +3,7 @@ package lynchet.core.promote;
 import java.util.List;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /**
  * Belts of one colour and size that the club has in its cupboard.
@@ -19,12 +19,12 @@ public record Belt(
         int count) {
 
     public Belt {
-        Say.id("a belt", id);
-        colours = Say.list(colours);
+        Require.id("a belt", id);
+        colours = Require.list(colours);
         if (colours.isEmpty() || colours.size() > 2) {
             throw new Nonsense(Nonsense.Rule.TOO_MANY, "the colours of this belt are one or two");
         }
-        Say.text("the size of this belt", size);
-        Say.within("the count of this belt", count, 0, 1000);
+        Require.text("the size of this belt", size);
+        Require.within("the count of this belt", count, 0, 1000);
     }
 }

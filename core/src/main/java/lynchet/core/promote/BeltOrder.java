@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
 public record BeltOrder(List<BeltLine> lines, List<String> unsized) {
 
     /** A belt that somebody is about to be given; {@code size} null: not known. */
-    public record Wanted(
+    public record NeededBelt(
             String student, List<String> colours, @Nullable String size) {}
 
     /** One kind of belt. */
@@ -26,10 +26,10 @@ public record BeltOrder(List<BeltLine> lines, List<String> unsized) {
 
     private record Kind(List<String> colours, String size) {}
 
-    public static BeltOrder of(List<Wanted> wanted, List<Belt> cupboard) {
+    public static BeltOrder of(List<NeededBelt> wanted, List<Belt> cupboard) {
         Map<Kind, Integer> counts = new LinkedHashMap<>();
         List<String> unsized = new ArrayList<>();
-        for (Wanted one : wanted) {
+        for (NeededBelt one : wanted) {
             if (one.size() == null || one.size().isBlank()) {
                 unsized.add(one.student());
             } else {

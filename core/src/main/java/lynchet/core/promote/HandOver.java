@@ -25,7 +25,7 @@ public record HandOver(
 
     /**
      * @param until who is old enough on this day is told
-     * @return empty for whoever is too young, of unknown age, or goes on there already
+     * @return empty for somebody who is too young, of unknown age, or goes on there already
      */
     public static Optional<HandOver> of(
             Student student,

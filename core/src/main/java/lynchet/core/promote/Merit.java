@@ -3,7 +3,7 @@ package lynchet.core.promote;
 import java.time.Instant;
 import java.time.LocalDate;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Stamped;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
@@ -34,12 +34,12 @@ public record Merit(
     }
 
     public Merit {
-        Say.id("a merit", id);
-        Say.there("the student of this merit", student);
-        Say.there("the kind of this merit", kind);
-        Say.there("the day of this merit", on);
+        Require.id("a merit", id);
+        Require.present("the student of this merit", student);
+        Require.present("the kind of this merit", kind);
+        Require.present("the day of this merit", on);
         boolean isSeminar = kind == Kind.SEMINAR;
-        Say.within("the classes of this merit", classes, isSeminar ? 1 : 0, isSeminar ? 50 : 0);
+        Require.within("the classes of this merit", classes, isSeminar ? 1 : 0, isSeminar ? 50 : 0);
         words = words == null ? "" : words;
     }
 

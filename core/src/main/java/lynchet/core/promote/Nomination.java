@@ -2,9 +2,9 @@ package lynchet.core.promote;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import lynchet.core.people.Stood;
+import lynchet.core.people.StandingThen;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,16 +23,16 @@ public record Nomination(
         String rank,
         LocalDate window,
         @Most(300) String note,
-        @Nullable Stood stood,
+        @Nullable StandingThen stood,
         @Nullable Instant at,
         @Most(40) @Nullable String by) {
 
     public Nomination {
-        Say.id("a nomination", id);
-        Say.there("the student of this nomination", student);
-        Say.there("the ladder of this nomination", ladder);
-        Say.there("the rank of this nomination", rank);
-        Say.there("the window of this nomination", window);
+        Require.id("a nomination", id);
+        Require.present("the student of this nomination", student);
+        Require.present("the ladder of this nomination", ladder);
+        Require.present("the rank of this nomination", rank);
+        Require.present("the window of this nomination", window);
         if (window.getDayOfMonth() != 1) {
             throw new IllegalArgumentException("the window of this nomination is the first of a month");
         }
@@ -40,7 +40,7 @@ public record Nomination(
     }
 
     /** The same nomination, as the house writes down how they stood, who said so and when. */
-    public Nomination stamped(@Nullable Stood standing, @Nullable Instant when, @Nullable String account) {
+    public Nomination stamped(@Nullable StandingThen standing, @Nullable Instant when, @Nullable String account) {
         return new Nomination(id, student, ladder, rank, window, note, standing, when, account);
     }
 }

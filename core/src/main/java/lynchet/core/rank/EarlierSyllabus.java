@@ -5,7 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /**
  * What the ranks of a ladder asked before a new syllabus was published. Those who got their rank while it was in force go
@@ -19,14 +19,14 @@ public record EarlierSyllabus(LocalDate until, @Most(60) List<AskedThen> ranks) 
     /** What one rank asked. */
     public record AskedThen(String rank, @Most(100) List<SyllabusGroup> syllabus) {
         public AskedThen {
-            Say.there("the rank of an earlier syllabus", rank);
-            syllabus = Say.list(syllabus);
+            Require.present("the rank of an earlier syllabus", rank);
+            syllabus = Require.list(syllabus);
         }
     }
 
     public EarlierSyllabus {
-        Say.there("the last day of an earlier syllabus", until);
-        ranks = Say.list(ranks);
+        Require.present("the last day of an earlier syllabus", until);
+        ranks = Require.list(ranks);
         if (ranks.stream().map(AskedThen::rank).distinct().count() != ranks.size()) {
             throw new IllegalArgumentException("an earlier syllabus of this ladder names a rank twice");
         }

@@ -3,7 +3,7 @@ package lynchet.core.rank;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Standard;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -41,23 +41,23 @@ public record Item(
     }
 
     public Item {
-        Say.id("a syllabus item", id);
-        Say.there("the kind of this item", kind);
+        Require.id("a syllabus item", id);
+        Require.present("the kind of this item", kind);
         boolean aboutTheMap =
                 switch (kind) {
                     case TECHNIQUE, COUNTER, CHAIN, POSITION_GOAL -> true;
                     case WORDS, FORM, LIVE_ROUNDS, HELPING_HOURS -> false;
                 };
         if (aboutTheMap) {
-            Say.there("what this item is about", ref);
+            Require.present("what this item is about", ref);
         } else {
-            Say.text("the words of this item", words);
+            Require.text("the words of this item", words);
         }
         standard = standard == null ? Standard.SHOWN : standard;
         sides = sides == null ? Sides.EITHER : sides;
         role = role == null ? Role.PERFORMER : role;
-        Say.within("the count of this item", count, 0, 10_000);
-        Say.within("the stripe of this item", stripe, 0, 9);
+        Require.within("the count of this item", count, 0, 10_000);
+        Require.within("the stripe of this item", stripe, 0, 9);
     }
 
     /** The thing it is about, as marks and practice name it. */

@@ -15,7 +15,7 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Nonsense;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -46,17 +46,17 @@ public record Ladder(
         @Most(60) List<EarlierSyllabus> earlier) {
 
     public Ladder {
-        Say.id("a ladder", id);
-        Say.text("the name of this ladder", name);
-        Say.within("the youngest age on this ladder", fromAge, 0, 99);
-        Say.within("the oldest age on this ladder", toAge, 0, 99);
+        Require.id("a ladder", id);
+        Require.text("the name of this ladder", name);
+        Require.within("the youngest age on this ladder", fromAge, 0, 99);
+        Require.within("the oldest age on this ladder", toAge, 0, 99);
         if (toAge > 0 && toAge < fromAge) {
             throw new IllegalArgumentException("this ladder ends at " + toAge + " and begins at " + fromAge);
         }
-        ranks = Say.list(ranks);
-        Say.there("the policy of this ladder", policy);
+        ranks = Require.list(ranks);
+        Require.present("the policy of this ladder", policy);
         handOver = handOver == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(handOver));
-        tracks = Say.list(tracks);
+        tracks = Require.list(tracks);
         if (ranks.stream().map(Rank::id).distinct().count() != ranks.size()) {
             throw new IllegalArgumentException("this ladder names a rank twice");
         }
@@ -64,7 +64,7 @@ public record Ladder(
                 != ranks.stream().flatMap(Rank::items).count()) {
             throw new IllegalArgumentException("this ladder names a syllabus item twice");
         }
-        earlier = Say.list(earlier).stream()
+        earlier = Require.list(earlier).stream()
                 .sorted(Comparator.comparing(EarlierSyllabus::until))
                 .toList();
         if (earlier.stream().map(EarlierSyllabus::until).distinct().count() != earlier.size()) {

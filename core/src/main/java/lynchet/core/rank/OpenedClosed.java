@@ -18,13 +18,13 @@ public record OpenedClosed(List<OfRank> opened, List<OfRank> closed) {
     /** @param rank id of the rank at which it stands open */
     public record OfRank(String rank, Finding finding) {}
 
-    private record Told(
+    private record Topic(
             String rank, Finding.About about, @Nullable String item) {
         /** What is about nothing on the map, such as a choice, is told apart by its group; there is one load of a rank. */
-        static Told of(OfRank one) {
+        static Topic of(OfRank one) {
             Finding.About about = one.finding().about();
             boolean isAbout = about.position() != null || about.technique() != null || about.reaction() != null;
-            return new Told(one.rank(), about, isAbout ? null : one.finding().item());
+            return new Topic(one.rank(), about, isAbout ? null : one.finding().item());
         }
     }
 
@@ -53,8 +53,8 @@ public record OpenedClosed(List<OfRank> opened, List<OfRank> closed) {
     }
 
     private static List<OfRank> without(List<OfRank> all, List<OfRank> others) {
-        Set<Told> known = new HashSet<>();
-        others.forEach(one -> known.add(Told.of(one)));
-        return all.stream().filter(one -> !known.contains(Told.of(one))).toList();
+        Set<Topic> known = new HashSet<>();
+        others.forEach(one -> known.add(Topic.of(one)));
+        return all.stream().filter(one -> !known.contains(Topic.of(one))).toList();
     }
 }

@@ -2,7 +2,7 @@ package lynchet.core.rank;
 
 import java.time.LocalDate;
 import java.util.List;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -49,10 +49,10 @@ public record Policy(
     public Policy {
         stripes = stripes == null ? Stripes.NONE : stripes;
         belt = belt == null ? Belt.BY_COACH : belt;
-        Say.within("classes per stripe", classesPerStripe, 0, 1000);
-        promotionMonths = Say.list(promotionMonths);
-        promotionMonths.forEach(month -> Say.within("a promotion month", month, 1, 12));
-        Say.within("technique minutes per class", techniqueMinutes, 0, 300);
+        Require.within("classes per stripe", classesPerStripe, 0, 1000);
+        promotionMonths = Require.list(promotionMonths);
+        promotionMonths.forEach(month -> Require.within("a promotion month", month, 1, 12));
+        Require.within("technique minutes per class", techniqueMinutes, 0, 300);
         if (standing != null && !(standing >= 0 && standing <= 1)) {
             throw new IllegalArgumentException("the share that stands is 0 to 1, not " + standing);
         }

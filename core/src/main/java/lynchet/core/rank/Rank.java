@@ -3,7 +3,7 @@ package lynchet.core.rank;
 import java.util.List;
 import java.util.stream.Stream;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 
 /**
@@ -24,14 +24,14 @@ public record Rank(
         List<SyllabusGroup> syllabus) {
 
     public Rank {
-        Say.id("a rank", id);
-        Say.text("the name of this rank", name);
-        colours = Say.list(colours);
-        Say.within("the colours of this rank", colours.size(), 1, 2);
-        Say.within("the stripes of this rank", stripes, 0, 9);
-        Say.within("the least age of this rank", minAge, 0, 99);
-        Say.within("the least weeks in this rank", minWeeks, 0, 2000);
-        syllabus = Say.list(syllabus);
+        Require.id("a rank", id);
+        Require.text("the name of this rank", name);
+        colours = Require.list(colours);
+        Require.within("the colours of this rank", colours.size(), 1, 2);
+        Require.within("the stripes of this rank", stripes, 0, 9);
+        Require.within("the least age of this rank", minAge, 0, 99);
+        Require.within("the least weeks in this rank", minWeeks, 0, 2000);
+        syllabus = Require.list(syllabus);
     }
 
     public Stream<Item> items() {

@@ -2,7 +2,7 @@ package lynchet.core.rank;
 
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 
 /**
@@ -13,9 +13,9 @@ import lynchet.core.rule.Usual;
 public record SyllabusGroup(
         String name, @Usual("0") int choose, @Most(200) List<Item> items) {
     public SyllabusGroup {
-        Say.text("the name of a syllabus group", name);
-        items = Say.list(items);
-        Say.within("how many to choose in " + name, choose, 0, 1000);
+        Require.text("the name of a syllabus group", name);
+        items = Require.list(items);
+        Require.within("how many to choose in " + name, choose, 0, 1000);
     }
 
     /** Whether fewer are asked for than there are. */

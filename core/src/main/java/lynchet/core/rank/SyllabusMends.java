@@ -15,7 +15,7 @@ import lynchet.core.chain.Chain;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.Role;
 import lynchet.core.mat.Standard;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
 import lynchet.core.walk.Finding;
 
 /** What can be changed in a ladder so that a finding about one of its ranks goes away; the coach looks and decides. */
@@ -198,11 +198,11 @@ public final class SyllabusMends {
             }
         }
         List<String> words = new ArrayList<>();
-        brought.forEach((from, names) -> words.add("bring " + Say.and(names) + " forward from " + from));
+        brought.forEach((from, names) -> words.add("bring " + Phrases.and(names) + " forward from " + from));
         if (!added.isEmpty()) {
-            words.add("teach " + Say.and(added));
+            words.add("teach " + Phrases.and(added));
         }
-        String said = Say.and(words);
+        String said = Phrases.and(words);
         return way(
                 Character.toUpperCase(said.charAt(0))
                         + said.substring(1)
@@ -303,7 +303,7 @@ public final class SyllabusMends {
                 changed = moved(changed, rank, above, List.of(next.get()));
             }
             if (share(changed, rank) <= TeachingLoad.HEAVY) {
-                String names = Say.and(going.stream().map(check::nameOf).toList());
+                String names = Phrases.and(going.stream().map(check::nameOf).toList());
                 return Optional.of(way("Move " + names + " to " + above.name(), ladder, changed));
             }
         }

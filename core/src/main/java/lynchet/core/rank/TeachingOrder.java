@@ -17,7 +17,7 @@ import lynchet.core.map.Link;
 import lynchet.core.map.Ruleset;
 import lynchet.core.mat.Standard;
 import lynchet.core.numbers.Ages;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
 import lynchet.core.walk.Finding;
 import lynchet.core.walk.Mend;
 
@@ -89,7 +89,7 @@ final class TeachingOrder {
             return Optional.empty();
         }
         String sentence = technique.name() + ": " + verb + " "
-                + Say.and(names(missing)).toLowerCase(Locale.ROOT) + ", which "
+                + Phrases.and(names(missing)).toLowerCase(Locale.ROOT) + ", which "
                 + (missing.size() == 1 ? "is" : "are") + " not taught by this rank.";
         return Optional.of(new Finding(code, severity, null, technique.id(), null, sentence, teach(missing, there)));
     }
@@ -103,7 +103,7 @@ final class TeachingOrder {
                 .mapToInt(id -> map.technique(id).orElseThrow().learn())
                 .sum();
         return new Mend(
-                List.copyOf(toAdd), cost, true, List.of("Teach " + Say.and(names(missing)) + " first"), List.of());
+                List.copyOf(toAdd), cost, true, List.of("Teach " + Phrases.and(names(missing)) + " first"), List.of());
     }
 
     private List<String> names(Set<String> techniques) {
@@ -122,7 +122,7 @@ final class TeachingOrder {
         if (missing.isEmpty()) {
             return Optional.empty();
         }
-        String sentence = chain.name() + ": uses " + Say.and(names(missing)).toLowerCase(Locale.ROOT) + ", which "
+        String sentence = chain.name() + ": uses " + Phrases.and(names(missing)).toLowerCase(Locale.ROOT) + ", which "
                 + (missing.size() == 1 ? "is" : "are") + " not taught by this rank.";
         return Optional.of(Finding.ofItem(
                 Finding.Code.CHAIN_ORPHAN, 2, missing.iterator().next(), item.id(), sentence, teach(missing, known)));

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param mine whether the one who is asked about did it; what everybody did is mine
  * @param begins whether it was the first thing of its round
  * @param link id of the link tried; null for a change of position without a name
- * @param position id of the position that whoever did it is in afterwards; null: where the link says
+ * @param position id of the position that the person who did it is in afterwards; null: where the link says
  * @param reaction id of the other one's reaction; null: none that has a name
  */
 public record Logged(

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import lynchet.core.mat.Side;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -88,7 +88,7 @@ public record Round(
             @Nullable String position,
             @Nullable String link) {
         public Ended {
-            Say.there("how a round ended", how);
+            Require.present("how a round ended", how);
         }
     }
 
@@ -111,8 +111,8 @@ public record Round(
             Side side,
             @Most(200) @Nullable String note) {
         public Event {
-            Say.within("the second of an event", second, 0, 3600);
-            Say.there("who acts in an event", who);
+            Require.within("the second of an event", second, 0, 3600);
+            Require.present("who acts in an event", who);
             if (link == null && position == null) {
                 throw new IllegalArgumentException("an event names a link or the position it leads to");
             }
@@ -123,16 +123,16 @@ public record Round(
     }
 
     public Round {
-        Say.id("a round", id);
-        Say.there("the time of this round", at);
+        Require.id("a round", id);
+        Require.present("the time of this round", at);
         kind = kind == null ? Kind.LIVE : kind;
-        Say.there("the first of this round", first);
-        Say.there("the second of this round", second);
+        Require.present("the first of this round", first);
+        Require.present("the second of this round", second);
         if (first.equals(second)) {
             throw new IllegalArgumentException("this round needs two different people");
         }
-        Say.there("the end of this round", ended);
-        events = Say.list(events);
+        Require.present("the end of this round", ended);
+        events = Require.list(events);
         for (int i = 1; i < events.size(); i++) {
             if (events.get(i).second() < events.get(i - 1).second()) {
                 throw new IllegalArgumentException("the events of this round go back in time at number " + i);

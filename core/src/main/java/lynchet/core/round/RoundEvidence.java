@@ -117,7 +117,7 @@ public final class RoundEvidence implements Evidence {
         return met.position().equals(link.from()) || met.position().equals(link.to());
     }
 
-    /** Where whoever did it is afterwards; null: where they were, or nowhere any more. */
+    /** Where the person who did it is afterwards; null: where they were, or nowhere any more. */
     private String arrives(Link link, Logged one) {
         if (one.position() != null || link == null) {
             return one.position();

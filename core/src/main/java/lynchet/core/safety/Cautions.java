@@ -14,7 +14,7 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Ruleset;
 import lynchet.core.numbers.Ages;
 import lynchet.core.numbers.ClubNumbers;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
 
 /** Which cautions a technique carries. One rule, one text, everywhere; local rules come first. */
 public final class Cautions {
@@ -43,7 +43,7 @@ public final class Cautions {
             List<String> falls = technique.receiverFalls().stream()
                     .map(id -> map.technique(id).map(Technique::name).orElse(id).toLowerCase(java.util.Locale.ROOT))
                     .toList();
-            cautions.add(new Caution("FALL_FIRST", CONDITION, "The receiver has passed: " + Say.and(falls) + "."));
+            cautions.add(new Caution("FALL_FIRST", CONDITION, "The receiver has passed: " + Phrases.and(falls) + "."));
         }
         if (technique.family() == Family.SUBMISSION) {
             cautions.add(new Caution("TAP", CAUTION, "Tap early, release at once, both watch; slow on the lock."));

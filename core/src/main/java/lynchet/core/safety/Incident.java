@@ -5,21 +5,21 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Stamped;
 import org.jspecify.annotations.Nullable;
 
 /**
  * Somebody was hurt, or might have been; what an insurer asks for afterwards, and nothing that a doctor would write.
  *
- * @param partner id of whoever they worked with; null: nobody, or not known
+ * @param partner id of the person they worked with; null: nobody, or not known
  * @param classId the class it happened in; null: outside any
  * @param time when on that day; null: not known
  * @param what how it happened, as it was seen
  * @param done what was done about it on the mat
  * @param seenBy who else saw it
  * @param at when it was written down
- * @param by account of whoever wrote it down
+ * @param by account of the person who wrote it down
  */
 @RecordBuilder
 @RecordBuilder.Options(inheritComponentAnnotations = false)
@@ -81,10 +81,10 @@ public record Incident(
     }
 
     public Incident {
-        Say.id("an incident", id);
-        Say.there("the student of this incident", student);
-        Say.there("the day of this incident", on);
-        Say.there("the kind of this incident", kind);
+        Require.id("an incident", id);
+        Require.present("the student of this incident", student);
+        Require.present("the day of this incident", on);
+        Require.present("the kind of this incident", kind);
         if (student.equals(partner)) {
             throw new IllegalArgumentException("this incident names one person twice");
         }
@@ -98,7 +98,7 @@ public record Incident(
         return IncidentBuilder.builder(this).at(when).by(account).build();
     }
 
-    /** What stays of it when whoever was hurt is erased: that there was one, of which kind, on which day. */
+    /** What stays of it when the person who was hurt is erased: that there was one, of which kind, on which day. */
     public Incident ofNobody(String erased) {
         return IncidentBuilder.builder(this)
                 .student(erased)

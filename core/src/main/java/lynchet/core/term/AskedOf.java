@@ -40,7 +40,7 @@ public record AskedOf(Map<String, Line> lines) {
 
     /**
      * @param ladders all of the club
-     * @param track the track whose ladders count; whoever stands on none of them begins on the first that suits their age
+     * @param track the track whose ladders count; the person who stands on none of them begins on the first that suits their age
      */
     public static AskedOf of(Student student, StudentState state, List<Ladder> ladders, String track, LocalDate day) {
         List<Ladder> counting = ladders.stream()

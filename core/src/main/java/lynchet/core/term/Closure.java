@@ -4,7 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /**
  * Days on which the weekly slots give no class: holidays, a hall that is let to others.
@@ -21,17 +21,17 @@ public record Closure(
         @Most(200) List<String> tracks) {
 
     public Closure {
-        Say.id("a closure", id);
-        Say.text("the name of this closure", name);
-        Say.there("the first day of this closure", from);
-        Say.there("the last day of this closure", until);
+        Require.id("a closure", id);
+        Require.text("the name of this closure", name);
+        Require.present("the first day of this closure", from);
+        Require.present("the last day of this closure", until);
         if (until.isBefore(from)) {
             throw new IllegalArgumentException("this closure ends before it begins");
         }
         if (until.isAfter(from.plusYears(1))) {
             throw new IllegalArgumentException("this closure is longer than a year; give the slots an end instead");
         }
-        tracks = Say.list(tracks);
+        tracks = Require.list(tracks);
     }
 
     public boolean closes(String track, LocalDate day) {

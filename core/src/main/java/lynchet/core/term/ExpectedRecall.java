@@ -51,7 +51,7 @@ public final class ExpectedRecall {
     public record Learner(@Nullable Fading now, Map<String, Double> comes) {}
 
     /** A day on which it is met, in a weekly time. */
-    public record Met(LocalDate on, String slot) {}
+    public record Meeting(LocalDate on, String slot) {}
 
     /**
      * What is likely there on some days.
@@ -60,7 +60,7 @@ public final class ExpectedRecall {
      * @param asked days asked for, in their order; on a day on which it is met: after it
      * @return for each day asked for, 0 to 1; 0 where nobody is in the track
      */
-    public static double[] expected(List<Learner> people, List<Met> met, List<LocalDate> asked) {
+    public static double[] expected(List<Learner> people, List<Meeting> met, List<LocalDate> asked) {
         double[] sum = new double[asked.size()];
         long[] days = asked.stream().mapToLong(LocalDate::toEpochDay).toArray();
         long[] meetings = met.stream().mapToLong(one -> one.on().toEpochDay()).toArray();

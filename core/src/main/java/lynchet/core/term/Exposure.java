@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SortedSet;
 import java.util.stream.Collectors;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.term.plan.Planner;
 
 /**
@@ -39,8 +39,8 @@ public record Exposure(List<OfItem> items, List<OfPerson> people) {
     public record OfPerson(String student, List<List<Integer>> met, List<Double> ahead, int never) {}
 
     public Exposure {
-        items = Say.list(items);
-        people = Say.list(people);
+        items = Require.list(items);
+        people = Require.list(people);
     }
 
     /**
@@ -51,7 +51,7 @@ public record Exposure(List<OfItem> items, List<OfPerson> people) {
      */
     public static Exposure of(
             TermPlan plan,
-            List<TermQuestion.Held> classes,
+            List<TermQuestion.TermClass> classes,
             Planner.Placing standing,
             Teaching teaching,
             Map<String, Set<String>> here,
@@ -73,14 +73,14 @@ public record Exposure(List<OfItem> items, List<OfPerson> people) {
     private static OfItem item(
             TermPlan.Goal goal,
             Set<String> plannedIn,
-            List<TermQuestion.Held> classes,
+            List<TermQuestion.TermClass> classes,
             Planner.Placing standing,
             Teaching teaching) {
         String subject = goal.subject();
         int planned = 0;
         int done = 0;
         int skipped = 0;
-        for (TermQuestion.Held held : classes) {
+        for (TermQuestion.TermClass held : classes) {
             if (held.over()) {
                 boolean isPlanned = plannedIn.contains(held.training().id());
                 boolean isDone = held.taught().contains(subject);
@@ -98,7 +98,7 @@ public record Exposure(List<OfItem> items, List<OfPerson> people) {
     private static OfPerson person(
             String student,
             TermPlan plan,
-            List<TermQuestion.Held> classes,
+            List<TermQuestion.TermClass> classes,
             Planner.Placing standing,
             Map<String, Set<String>> here,
             Map<String, Double> comes) {

@@ -171,7 +171,7 @@ public final class Teaching {
         return 2.0 * THROWN * once;
     }
 
-    /** Subjects that come before it: what it builds on, and the falls of whoever is thrown. */
+    /** Subjects that come before it: what it builds on, and the falls of the person who is thrown. */
     public Set<String> needs(TermPlan.Goal goal) {
         Set<String> needs = new TreeSet<>();
         techniques(goal).forEach(technique -> {

@@ -13,7 +13,8 @@ import lynchet.core.mat.TrainingClass;
 import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.people.Contacts;
 import lynchet.core.people.Student;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -53,9 +54,9 @@ public record Telling(List<Letter> letters, List<Call> calls, List<Person> unrea
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
 
     public Telling {
-        letters = Say.list(letters);
-        calls = Say.list(calls);
-        unreached = Say.list(unreached);
+        letters = Require.list(letters);
+        calls = Require.list(calls);
+        unreached = Require.list(unreached);
     }
 
     /** How somebody is reached: by letter if there is an address. */
@@ -155,7 +156,7 @@ public record Telling(List<Letter> letters, List<Call> calls, List<Person> unrea
 
     private static String text(
             TrainingClass trained, String track, String club, List<Person> about, News news, String reason) {
-        String names = Say.and(about.stream().map(Person::calledBy).toList());
+        String names = Phrases.and(about.stream().map(Person::calledBy).toList());
         String because = reason == null || reason.isBlank() ? "" : "\n" + reason.strip() + "\n";
         return "Hello,\n\n%s\n%s\nThis is for %s.\n\n%s\n"
                 .formatted(subject(trained, track, news) + ".", because, names, club);

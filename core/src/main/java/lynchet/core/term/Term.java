@@ -3,7 +3,7 @@ package lynchet.core.term;
 import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /**
  * A season, which uses weekly slots of the tracks.
@@ -22,16 +22,16 @@ public record Term(
         List<LocalDate> gradingDays) {
 
     public Term {
-        Say.id("a term", id);
-        Say.text("the name of this term", name);
-        Say.there("the first day of this term", from);
-        Say.there("the last day of this term", until);
+        Require.id("a term", id);
+        Require.text("the name of this term", name);
+        Require.present("the first day of this term", from);
+        Require.present("the last day of this term", until);
         if (until.isBefore(from)) {
             throw new IllegalArgumentException("this term ends before it begins");
         }
-        slots = Say.list(slots);
-        closures = Say.list(closures);
-        gradingDays = Say.list(gradingDays);
+        slots = Require.list(slots);
+        closures = Require.list(closures);
+        gradingDays = Require.list(gradingDays);
     }
 
     public boolean covers(LocalDate day) {

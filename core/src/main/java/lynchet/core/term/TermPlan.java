@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
@@ -66,9 +66,9 @@ public record TermPlan(
             LocalDate on,
             @Usual("false") boolean kept) {
         public Placed {
-            Say.there("the goal that is placed", goal);
-            Say.there("the weekly time of a goal", slot);
-            Say.there("the day of a goal", on);
+            Require.present("the goal that is placed", goal);
+            Require.present("the weekly time of a goal", slot);
+            Require.present("the day of a goal", on);
         }
 
         /** The id of the class it is met in. */
@@ -78,19 +78,19 @@ public record TermPlan(
     }
 
     public TermPlan {
-        Say.id("a plan", id);
-        Say.there("the term of this plan", term);
-        Say.there("the track of this plan", track);
-        Say.within("the new items a class of this plan", fresh, 1, 6);
-        Say.within("the minutes of technique of this plan", minutes, 0, 240);
-        goals = Say.list(goals);
+        Require.id("a plan", id);
+        Require.present("the term of this plan", term);
+        Require.present("the track of this plan", track);
+        Require.within("the new items a class of this plan", fresh, 1, 6);
+        Require.within("the minutes of technique of this plan", minutes, 0, 240);
+        goals = Require.list(goals);
         Set<String> subjects = new HashSet<>();
         for (Goal goal : goals) {
             if (goal.namesOne() && !subjects.add(goal.subject())) {
                 throw new IllegalArgumentException("this plan names one goal twice");
             }
         }
-        placed = Say.list(placed);
+        placed = Require.list(placed);
         Set<String> meetings = new HashSet<>();
         for (Placed one : placed) {
             if (!meetings.add(one.goal() + " " + one.classId())) {

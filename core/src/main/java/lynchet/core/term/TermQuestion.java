@@ -15,10 +15,10 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import lynchet.core.mat.Block;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.term.plan.Asked;
 import lynchet.core.term.plan.Item;
 import lynchet.core.term.plan.Lesson;
 import lynchet.core.term.plan.Planner;
+import lynchet.core.term.plan.PlanningTask;
 import org.jspecify.annotations.Nullable;
 
 /** A term as the planner is asked about it, and its answer as a plan again. */
@@ -31,17 +31,17 @@ public final class TermQuestion {
      * @param own whether a coach made its blocks: then the plan leaves it alone
      * @param taught subjects that were practised in it; of one that is over
      */
-    public record Held(TrainingClass training, boolean over, boolean own, Set<String> taught) {
-        public Held {
+    public record TermClass(TrainingClass training, boolean over, boolean own, Set<String> taught) {
+        public TermClass {
             taught = Set.copyOf(taught);
         }
     }
 
     private final TermPlan plan;
-    private final List<Held> classes;
-    private final Asked asked;
+    private final List<TermClass> classes;
+    private final PlanningTask asked;
 
-    private TermQuestion(TermPlan plan, List<Held> classes, Asked asked) {
+    private TermQuestion(TermPlan plan, List<TermClass> classes, PlanningTask asked) {
         this.plan = plan;
         this.classes = classes;
         this.asked = asked;
@@ -58,13 +58,13 @@ public final class TermQuestion {
     public static TermQuestion of(
             TermPlan plan,
             @Nullable LocalDate grading,
-            List<Held> classes,
+            List<TermClass> classes,
             Teaching teaching,
             Predicate<String> known,
             double mostFalls) {
         List<Lesson> lessons = new ArrayList<>();
         Map<String, Integer> places = new HashMap<>();
-        for (Held held : classes) {
+        for (TermClass held : classes) {
             TrainingClass training = held.training();
             boolean bears = !held.over() && !held.own() && !training.pinned() && !training.cancelled();
             places.put(training.id(), lessons.size());
@@ -101,7 +101,7 @@ public final class TermQuestion {
             if (at == null || classes.get(at).over()) {
                 continue; // what did not happen stands nowhere
             }
-            Held held = classes.get(at);
+            TermClass held = classes.get(at);
             if (held.training().cancelled() || held.own()) {
                 add(was, placed.goal(), at);
                 continue;
@@ -118,7 +118,7 @@ public final class TermQuestion {
                 }
             }
         }
-        return new TermQuestion(plan, classes, new Asked(lessons, items, grading, mostFalls, set, was));
+        return new TermQuestion(plan, classes, new PlanningTask(lessons, items, grading, mostFalls, set, was));
     }
 
     /**
@@ -132,7 +132,7 @@ public final class TermQuestion {
     }
 
     /** What was done in a class that is over, or what a coach has put into one that is to come. */
-    private static Set<String> happens(Held held) {
+    private static Set<String> happens(TermClass held) {
         if (held.over()) {
             return held.taught();
         }
@@ -159,11 +159,11 @@ public final class TermQuestion {
         return some.stream().filter(all::contains).collect(Collectors.toSet());
     }
 
-    public Asked asked() {
+    public PlanningTask asked() {
         return asked;
     }
 
-    public List<Held> classes() {
+    public List<TermClass> classes() {
         return classes;
     }
 
@@ -189,7 +189,7 @@ public final class TermQuestion {
                 .toList());
         for (TermPlan.Goal goal : plan.goals()) {
             for (int at : placing.of(goal.subject())) {
-                Held held = classes.get(at);
+                TermClass held = classes.get(at);
                 TrainingClass training = held.training();
                 if (held.over() || held.own() || training.slot() == null) {
                     continue;

@@ -229,7 +229,7 @@ public final class Gaps {
         return onTheMap && isLimited && here.stream().noneMatch(link -> atMost().reached(link.from()));
     }
 
-    /** What could be reached here by whoever knows everything. */
+    /** What could be reached here by the person who knows everything. */
     private Reach atMost() {
         if (atMost == null) {
             atMost = Reach.of(graph, everything());

@@ -24,7 +24,7 @@ final class GettingThere {
             Comparator.comparingInt(Way::cost).thenComparingInt(Way::moves);
 
     private final MoveGraph graph;
-    private final Purse purse;
+    private final LearningCost purse;
     private final int cap;
     private final int mostAtOneState;
     private final PriorityQueue<Way> open = new PriorityQueue<>(CHEAPEST);
@@ -35,7 +35,7 @@ final class GettingThere {
      * @param cap ways after which it is given up
      * @param mostAtOneState ways kept at each state; 1: the first, so that it ends soon and may miss a cheaper one
      */
-    GettingThere(MoveGraph graph, Reach reach, Purse purse, int cap, int mostAtOneState) {
+    GettingThere(MoveGraph graph, Reach reach, LearningCost purse, int cap, int mostAtOneState) {
         this.graph = graph;
         this.purse = purse;
         this.cap = cap;

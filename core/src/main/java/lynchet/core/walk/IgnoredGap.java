@@ -3,7 +3,7 @@ package lynchet.core.walk;
 import java.time.Instant;
 import java.util.Objects;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,9 +30,9 @@ public record IgnoredGap(
         @Most(40) String by) {
 
     public IgnoredGap {
-        Say.id("an ignored gap", id);
-        Say.there("the code of this ignored gap", code);
-        Say.text("the reason to leave this gap", reason);
+        Require.id("an ignored gap", id);
+        Require.present("the code of this ignored gap", code);
+        Require.text("the reason to leave this gap", reason);
     }
 
     /** Whether it is this finding, seen through these eyes. */

@@ -38,7 +38,7 @@ public final class MoveGraph {
      * @param halfway whether what is stopped or half works leads on too: where links say {@code ifStopped} or {@code
      *     partial}
      */
-    public record Asked(@Nullable Ruleset ruleset, Jacket worn, List<String> starts, boolean halfway) {
+    public record Conditions(@Nullable Ruleset ruleset, Jacket worn, List<String> starts, boolean halfway) {
 
         boolean allows(Technique technique) {
             return technique.jacket().fits(worn) && (ruleset == null || ruleset.allows(technique));
@@ -67,7 +67,7 @@ public final class MoveGraph {
         this.made = made;
         starts =
                 made.asked.starts().stream().mapToInt(made.positionNumbers::get).toArray();
-        List<List<Moves.Made>> moves = made.byState();
+        List<List<Moves.Candidate>> moves = made.byState();
         int count = moves.stream().mapToInt(List::size).sum();
         positionOf = new int[moves.size()];
         firstMove = new int[moves.size() + 1];
@@ -81,7 +81,7 @@ public final class MoveGraph {
         for (int state = 0; state < moves.size(); state++) {
             positionOf[state] = made.positionOf(state);
             firstMove[state] = next;
-            for (Moves.Made move : moves.get(state)) {
+            for (Moves.Candidate move : moves.get(state)) {
                 target[next] = move.target();
                 myTechnique[next] = move.myTechnique();
                 theirTechnique[next] = move.theirTechnique();
@@ -95,15 +95,15 @@ public final class MoveGraph {
 
     /** The moves that a ruleset allows, starting where a bout may start. */
     public static MoveGraph under(GrapplingMap map, Ruleset ruleset) {
-        return of(map, new Asked(ruleset, Jacket.EITHER, ruleset.entries(), false));
+        return of(map, new Conditions(ruleset, Jacket.EITHER, ruleset.entries(), false));
     }
 
     /** Every move on the map, starting at the given positions. */
     public static MoveGraph from(GrapplingMap map, List<String> starts) {
-        return of(map, new Asked(null, Jacket.EITHER, starts, false));
+        return of(map, new Conditions(null, Jacket.EITHER, starts, false));
     }
 
-    public static MoveGraph of(GrapplingMap map, Asked asked) {
+    public static MoveGraph of(GrapplingMap map, Conditions asked) {
         return new MoveGraph(new Moves(map, asked));
     }
 

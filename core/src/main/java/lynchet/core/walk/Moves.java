@@ -19,10 +19,10 @@ import lynchet.core.map.Reaction;
 final class Moves {
 
     /** One move; techniques, link and reaction by number, {@link MoveGraph#NONE} where there is none. */
-    record Made(int target, int myTechnique, int theirTechnique, int link, int reaction, Move.Kind kind) {}
+    record Candidate(int target, int myTechnique, int theirTechnique, int link, int reaction, Move.Kind kind) {}
 
     final GrapplingMap map;
-    final MoveGraph.Asked asked;
+    final MoveGraph.Conditions asked;
     final List<Position> positions;
     final List<Technique> techniques;
     final List<Link> links;
@@ -32,7 +32,7 @@ final class Moves {
     private final Map<String, Integer> linkNumbers;
     private final Map<String, Integer> reactionNumbers;
 
-    Moves(GrapplingMap map, MoveGraph.Asked asked) {
+    Moves(GrapplingMap map, MoveGraph.Conditions asked) {
         this.map = map;
         this.asked = asked;
         positions = List.copyOf(map.positions());
@@ -96,9 +96,9 @@ final class Moves {
     }
 
     /** The moves of each state: what can be done at its position, then what answers its reaction. */
-    List<List<Made>> byState() {
-        List<List<Made>> at = plain();
-        List<List<Made>> moves = new ArrayList<>();
+    List<List<Candidate>> byState() {
+        List<List<Candidate>> at = plain();
+        List<List<Candidate>> moves = new ArrayList<>();
         for (int state = 0; state < states(); state++) {
             moves.add(new ArrayList<>(at.get(positionOf(state))));
         }
@@ -113,8 +113,8 @@ final class Moves {
     }
 
     /** What can be done at each position without an answer to anything. */
-    private List<List<Made>> plain() {
-        List<List<Made>> at = new ArrayList<>();
+    private List<List<Candidate>> plain() {
+        List<List<Candidate>> at = new ArrayList<>();
         positions.forEach(position -> at.add(new ArrayList<>()));
         for (int l = 0; l < links.size(); l++) {
             if (!links.get(l).answersReaction()) {
@@ -134,8 +134,8 @@ final class Moves {
     }
 
     /** A link tried by me or by them: it works, or the other one reacts. */
-    private List<Made> tryLink(int l, boolean mine) {
-        List<Made> moves = new ArrayList<>();
+    private List<Candidate> tryLink(int l, boolean mine) {
+        List<Candidate> moves = new ArrayList<>();
         Link tried = links.get(l);
         int technique = techniqueNumbers.get(tried.technique());
         int to = tried.endsInTap() ? (mine ? MY_END : THEIR_END) : seen(tried.to(), mine);
@@ -156,18 +156,18 @@ final class Moves {
         return moves;
     }
 
-    /** Where I am when whoever moves is there. */
+    /** Where I am when the person who moves is there. */
     private int seen(String place, boolean mine) {
         int there = positionNumbers.get(place);
         return mine ? there : mirrored(there);
     }
 
-    private static Made done(int to, int technique, int link, boolean mine, Move.Kind who) {
-        return new Made(to, mine ? technique : NONE, mine ? NONE : technique, link, NONE, who);
+    private static Candidate done(int to, int technique, int link, boolean mine, Move.Kind who) {
+        return new Candidate(to, mine ? technique : NONE, mine ? NONE : technique, link, NONE, who);
     }
 
     /** A reaction: theirs when I tried or it is my position, else mine. An attack counts only where it is allowed. */
-    private void react(List<Made> moves, int link, int reaction, boolean theirs, int tried) {
+    private void react(List<Candidate> moves, int link, int reaction, boolean theirs, int tried) {
         int attack = NONE;
         if (reactions.get(reaction).attack() != null) {
             Integer counter = linkNumbers.get(reactions.get(reaction).attack());
@@ -178,7 +178,7 @@ final class Moves {
         }
         moves.add(
                 theirs
-                        ? new Made(iMayAnswer(reaction), tried, attack, link, reaction, Move.Kind.THEY_REACT)
-                        : new Made(theyMayAnswer(reaction), attack, tried, link, reaction, Move.Kind.I_REACT));
+                        ? new Candidate(iMayAnswer(reaction), tried, attack, link, reaction, Move.Kind.THEY_REACT)
+                        : new Candidate(theyMayAnswer(reaction), attack, tried, link, reaction, Move.Kind.I_REACT));
     }
 }

@@ -24,7 +24,7 @@ public final class SmallestMend {
     static final int CAP = 5_000;
 
     private final MoveGraph graph;
-    private final Purse purse;
+    private final LearningCost purse;
     private final Ways ways;
     private final Reach reach;
     private final GettingThere gettingThere;
@@ -37,7 +37,7 @@ public final class SmallestMend {
 
     SmallestMend(MoveGraph graph, Knowledge knowledge, int cap) {
         this.graph = graph;
-        this.purse = new Purse(graph, knowledge);
+        this.purse = new LearningCost(graph, knowledge);
         this.ways = new Ways(graph);
         this.reach = Reach.of(graph, knowledge);
         this.gettingThere = new GettingThere(graph, reach, purse, cap, Integer.MAX_VALUE);
@@ -59,9 +59,9 @@ public final class SmallestMend {
     public Optional<Mend> of(Finding finding) {
         return switch (finding.code()) {
             case NO_ANSWER, NO_ESCAPE, NO_WAY_IN -> {
-                Found found = search(finding, gettingThere);
+                Best found = search(finding, gettingThere);
                 if (found.end() == null && !found.isCheapest()) {
-                    found = new Found(search(finding, anyWayThere()).end(), false);
+                    found = new Best(search(finding, anyWayThere()).end(), false);
                 }
                 boolean isCheapest = found.isCheapest();
                 yield Optional.ofNullable(found.end()).map(end -> describe(end, isCheapest));
@@ -92,7 +92,7 @@ public final class SmallestMend {
      * nothing bought on the way is the least it can cost from there: a state that is dearer than the best known end is
      * not waited for.
      */
-    private Found search(Finding finding, GettingThere there) {
+    private Best search(Finding finding, GettingThere there) {
         GettingThere.Way best = null;
         int[] atLeast = new int[graph.states()];
         BitSet starts = new BitSet();
@@ -118,17 +118,17 @@ public final class SmallestMend {
         }
         while (there.nextCost() < costOf(best) && mayBeCheaper(starts, atLeast, costOf(best))) {
             if (there.isGivenUp()) {
-                return new Found(best, false);
+                return new Best(best, false);
             }
             GettingThere.Way way = there.next();
             if (way != null && starts.get(way.state())) {
                 best = cheaper(best, ending(finding, way, best));
             }
         }
-        return new Found(best, true);
+        return new Best(best, true);
     }
 
-    private record Found(GettingThere.Way end, boolean isCheapest) {}
+    private record Best(GettingThere.Way end, boolean isCheapest) {}
 
     private static int costOf(GettingThere.Way end) {
         return end == null ? Integer.MAX_VALUE : end.cost();

@@ -2,7 +2,7 @@ package lynchet.core.words;
 
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 
 /**
  * A word of the mat, taken apart.
@@ -22,16 +22,16 @@ public record Word(
     /** A piece of a word and what it means: "soto", "outer". */
     public record Part(@Most(40) String text, String meaning) {
         public Part {
-            Say.text("a part of a term", text);
-            Say.text("the meaning of the part " + text, meaning);
+            Require.text("a part of a term", text);
+            Require.text("the meaning of the part " + text, meaning);
         }
     }
 
     public Word {
-        Say.id("a word", id);
-        Say.text("this word", term);
-        parts = Say.list(parts);
-        Say.text("the meaning of this word", meaning);
-        techniques = Say.list(techniques);
+        Require.id("a word", id);
+        Require.text("this word", term);
+        parts = Require.list(parts);
+        Require.text("the meaning of this word", meaning);
+        techniques = Require.list(techniques);
     }
 }

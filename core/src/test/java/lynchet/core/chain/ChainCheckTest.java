@@ -19,8 +19,8 @@ import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
 import lynchet.core.numbers.Ages;
 import lynchet.core.walk.Evidence;
+import lynchet.core.walk.GivenEvidence;
 import lynchet.core.walk.RandomRounds;
-import lynchet.core.walk.Told;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -41,7 +41,7 @@ class ChainCheckTest {
     }
 
     private ChainReport check(ChainStep first) {
-        return check(chain(first), null, Told.of(tiny.map(), link -> 0.35));
+        return check(chain(first), null, GivenEvidence.of(tiny.map(), link -> 0.35));
     }
 
     private static Chain chain(ChainStep first) {
@@ -112,7 +112,7 @@ class ChainCheckTest {
                 new Turn("shove", step("on-shove")),
                 new Turn("turn", step("on-turn")),
                 new Turn("lean", step("on-lean")));
-        ChainReport sure = check(chain(all), null, Told.of(tiny.map(), link -> 1));
+        ChainReport sure = check(chain(all), null, GivenEvidence.of(tiny.map(), link -> 1));
         assertThat(sure.chanceToFinish()).isCloseTo(1, within(1e-12));
         assertThat(check(all).chanceToFinish()).isLessThan(1);
     }
@@ -171,8 +171,8 @@ class ChainCheckTest {
                 .link("on", "hold", "step-over", "mount");
         tiny.rulesets.add(scoring("ends", true, 0, List.of()));
         tiny.rulesets.add(scoring("pays", false, 4, List.of()));
-        ChainReport report =
-                check(chain(step("throw", new Turn(null, step("on")))), null, Told.of(tiny.map(), link -> 0.4));
+        ChainReport report = check(
+                chain(step("throw", new Turn(null, step("on")))), null, GivenEvidence.of(tiny.map(), link -> 0.4));
         assertThat(report.netPoints().get("ends")).isZero();
         assertThat(report.netPoints().get("pays")).isCloseTo(0.4 * 4 + 0.16 * 2, within(1e-12));
     }
@@ -205,8 +205,8 @@ class ChainCheckTest {
                 false,
                 0,
                 List.of(new Ruleset.Paid(List.of("mount"), 3))));
-        ChainReport report =
-                ChainCheck.check(bare.map(), chain(step("sweep")), null, Told.of(bare.map(), link -> 0.4), List.of());
+        ChainReport report = ChainCheck.check(
+                bare.map(), chain(step("sweep")), null, GivenEvidence.of(bare.map(), link -> 0.4), List.of());
         assertThat(report.netPoints().get("r")).isCloseTo(0.4 * 5 - 0.6 * 3, within(1e-12));
     }
 
@@ -262,8 +262,8 @@ class ChainCheckTest {
                 false,
                 0,
                 null);
-        ChainReport report =
-                check(chain(step("sweep", new Turn(null, step("arm")))), rules, Told.of(tiny.map(), link -> 0.35));
+        ChainReport report = check(
+                chain(step("sweep", new Turn(null, step("arm")))), rules, GivenEvidence.of(tiny.map(), link -> 0.35));
         assertThat(report.holdsTogether()).isTrue();
         assertThat(report.findings())
                 .filteredOn(f -> f.code() != ChainFinding.Code.OPEN_END)
@@ -276,7 +276,7 @@ class ChainCheckTest {
 
     @Test
     void theLoggedChancesAreUsedWhereThereAreSome() {
-        Evidence told = new Told(tiny.map(), link -> link.id().equals("arm") ? 0.9 : 0.5, Map.of("post", 0.5));
+        Evidence told = new GivenEvidence(tiny.map(), link -> link.id().equals("arm") ? 0.9 : 0.5, Map.of("post", 0.5));
         ChainReport report =
                 check(chain(step("sweep", new Turn(null, step("arm")), new Turn("post", step("lock")))), null, told);
         assertThat(report.chanceToFinish()).isCloseTo(0.5 * 0.9 + 0.5 * 0.5 * 0.5, within(1e-12));
@@ -294,7 +294,7 @@ class ChainCheckTest {
                 .pair("hold", Stage.LEGS_CLEARED, 2)
                 .link("throw", "guard", "hip-throw", "hold")
                 .link("on", "hold", "step-over", "mount");
-        Evidence told = Told.of(tiny.map(), link -> 0.4);
+        Evidence told = GivenEvidence.of(tiny.map(), link -> 0.4);
         ChainStep thrown = step("throw", new Turn(null, step("on")));
         Ruleset ends = scoring("ends", true, 0, List.of());
         assertThat(check(chain(thrown), ends, told).chanceToFinish()).isEqualTo(0.4);
@@ -358,8 +358,8 @@ class ChainCheckTest {
                 0,
                 List.of(new Ruleset.Paid(List.of("mount"), 3))));
         tiny.rulesets.add(TinyMap.pinning("strict", "mount", "wrist-lock"));
-        ChainReport report =
-                check(chain(step("sweep", new Turn("post", step("lock")))), null, Told.of(tiny.map(), link -> 0.4));
+        ChainReport report = check(
+                chain(step("sweep", new Turn("post", step("lock")))), null, GivenEvidence.of(tiny.map(), link -> 0.4));
         assertThat(report.netPoints()).containsOnlyKeys("points");
         // 2 for the sweep and 3 for arriving at mount, at 0.4; mount for them at 0.6 · 1/3.
         assertThat(report.netPoints().get("points")).isCloseTo(0.4 * 5 - 0.6 / 3 * 3, within(1e-12));
@@ -412,7 +412,7 @@ class ChainCheckTest {
         Chain none = new Chain("none", "N", null, null, "guard", step("lock"), false);
         Chain gone = new Chain("gone", "G", null, null, "mount", step("arm"), true);
         ChainReport report = ChainCheck.check(
-                tiny.map(), own, null, Told.of(tiny.map(), link -> 0.5), List.of(half, none, gone, own, same));
+                tiny.map(), own, null, GivenEvidence.of(tiny.map(), link -> 0.5), List.of(half, none, gone, own, same));
         assertThat(report.overlaps()).containsExactly(new Overlap("same", 2, 1), new Overlap("half", 1, 0.5));
     }
 

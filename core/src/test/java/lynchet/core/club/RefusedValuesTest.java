@@ -23,7 +23,8 @@ import lynchet.core.people.StudentBuilder;
 import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.round.Round;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
+import lynchet.core.rule.Require;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
 import lynchet.core.words.Word;
@@ -167,15 +168,15 @@ class RefusedValuesTest {
 
     @Test
     void smallSentencesArePutTogether() {
-        assertThat(Say.and(List.of())).isEmpty();
-        assertThat(Say.and(List.of("a"))).isEqualTo("a");
-        assertThat(Say.and(List.of("a", "b", "c"))).isEqualTo("a, b and c");
-        assertThat(Say.count(1, "class", "classes")).isEqualTo("1 class");
-        assertThat(Say.count(0, "class", "classes")).isEqualTo("0 classes");
-        assertThat(Say.signed(-2.0)).isEqualTo("−2");
-        assertThat(Say.signed(0.60)).isEqualTo("+0.6");
-        assertThat(Say.signed(-0.0)).isEqualTo("0");
-        assertThatThrownBy(() -> Say.id("a card", "a--b")).hasMessageContaining("a--b");
-        assertThatThrownBy(() -> Say.id("a card", "x".repeat(81))).hasMessageContaining("a card needs an id");
+        assertThat(Phrases.and(List.of())).isEmpty();
+        assertThat(Phrases.and(List.of("a"))).isEqualTo("a");
+        assertThat(Phrases.and(List.of("a", "b", "c"))).isEqualTo("a, b and c");
+        assertThat(Phrases.count(1, "class", "classes")).isEqualTo("1 class");
+        assertThat(Phrases.count(0, "class", "classes")).isEqualTo("0 classes");
+        assertThat(Phrases.signed(-2.0)).isEqualTo("−2");
+        assertThat(Phrases.signed(0.60)).isEqualTo("+0.6");
+        assertThat(Phrases.signed(-0.0)).isEqualTo("0");
+        assertThatThrownBy(() -> Require.id("a card", "a--b")).hasMessageContaining("a--b");
+        assertThatThrownBy(() -> Require.id("a card", "x".repeat(81))).hasMessageContaining("a card needs an id");
     }
 }

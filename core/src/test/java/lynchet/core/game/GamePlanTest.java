@@ -21,10 +21,10 @@ import lynchet.core.map.TinyMap;
 import lynchet.core.mat.Standard;
 import lynchet.core.people.Fading;
 import lynchet.core.walk.Evidence;
+import lynchet.core.walk.GivenEvidence;
 import lynchet.core.walk.MoveGraph;
 import lynchet.core.walk.RandomRounds;
 import lynchet.core.walk.SlowReach;
-import lynchet.core.walk.Told;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -52,7 +52,7 @@ class GamePlanTest {
     }
 
     private static GamePlan plan(Map<String, HowKnown> known, Map<String, Double> chances) {
-        Evidence evidence = Told.of(GUARD.map(), link -> chances.getOrDefault(link.id(), 0.4));
+        Evidence evidence = GivenEvidence.of(GUARD.map(), link -> chances.getOrDefault(link.id(), 0.4));
         return GamePlan.of(GUARD.graph(), known, evidence);
     }
 

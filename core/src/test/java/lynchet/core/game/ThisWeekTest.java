@@ -24,8 +24,8 @@ import lynchet.core.rank.Item;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.Sides;
 import lynchet.core.rank.SyllabusGroup;
+import lynchet.core.walk.GivenEvidence;
 import lynchet.core.walk.MoveGraph;
-import lynchet.core.walk.Told;
 import org.junit.jupiter.api.Test;
 
 class ThisWeekTest {
@@ -55,7 +55,7 @@ class ThisWeekTest {
                 "white", "White", List.of("white"), 0, 0, 0, List.of(new SyllabusGroup("All", 0, List.of(items))));
         MoveGraph graph = MoveGraph.from(map, List.of("s"));
         Map<String, HowKnown> known = HowKnown.all(map, state, today);
-        GamePlan plan = GamePlan.of(graph, known, Told.of(map, link -> 0.4));
+        GamePlan plan = GamePlan.of(graph, known, GivenEvidence.of(map, link -> 0.4));
         List<GamePlan.Next> next =
                 GamePlan.next(graph, known.keySet(), new GamePlan.Teachable(Set.of("lock", "pass"), Set.of()), 3);
         return ThisWeek.of(state, new Progress(state, map), List.of(white), plan, Lopsided.of(map, state), next, today);
@@ -144,7 +144,7 @@ class ThisWeekTest {
         StudentState state = training.state();
         LocalDate today = DAY.plusDays(93);
         Map<String, HowKnown> known = HowKnown.all(map, state, today);
-        GamePlan plan = GamePlan.of(MoveGraph.from(map, List.of("s")), known, Told.of(map, link -> 0.4));
+        GamePlan plan = GamePlan.of(MoveGraph.from(map, List.of("s")), known, GivenEvidence.of(map, link -> 0.4));
         List<ChainParts> chains = List.of(new ChainParts("a", null), new ChainParts("b", "pass"));
         assertThat(Measure.of(today, known, plan, chains)).isEqualTo(new Measure(today, 1, 2, 1, 3, 0.5, 1));
     }

@@ -160,8 +160,8 @@ class PairsTest {
         assertThat(ofBoth.ago("a", "c")).as("the third of a").isEqualTo(2);
     }
 
-    private static Before.Made made(String classId, int day, String... group) {
-        return new Before.Made(
+    private static Before.DatedPairing made(String classId, int day, String... group) {
+        return new Before.DatedPairing(
                 new Pairing("p", classId, null, 1, List.of(new Pairing.Together(List.of(group))), null, null),
                 LocalDate.of(2026, 5, day));
     }

@@ -52,16 +52,16 @@ class ProjectionTest {
     }
 
     /** As somebody who has come for weeks and months before these. */
-    private static Projection.Told told(int toGo, int recent, LocalDate joined, ClubPace pace) {
+    private static Projection.Answer told(int toGo, int recent, LocalDate joined, ClubPace pace) {
         return Projection.of(toGo, new Recent(recent, TODAY.minusWeeks(8)), recent + 50, joined, pace, TODAY);
     }
 
     @Test
     void nothingToGoIsTodayAndNobodyThereIsNoDate() {
         assertThat(told(0, 0, TODAY, open(8, 1)))
-                .isEqualTo(new Projection.Told(new Projection(0, TODAY, TODAY, TODAY), null));
+                .isEqualTo(new Projection.Answer(new Projection(0, TODAY, TODAY, TODAY), null));
         assertThat(Projection.of(1, Recent.NONE, 50, TODAY, open(8, 1), TODAY))
-                .isEqualTo(new Projection.Told(null, Projection.Silence.NOT_ATTENDING));
+                .isEqualTo(new Projection.Answer(null, Projection.Silence.NOT_ATTENDING));
     }
 
     /** At one class a week 100 more take two years less four weeks, 110 two years and some; 2031 is told to nobody. */
@@ -70,7 +70,7 @@ class ProjectionTest {
         ClubPace weekly = open(8, 1);
         assertThat(told(100, 8, TODAY.minusYears(1), weekly).silence()).isNull();
         assertThat(told(110, 8, TODAY.minusYears(1), weekly))
-                .isEqualTo(new Projection.Told(null, Projection.Silence.TOO_FAR));
+                .isEqualTo(new Projection.Answer(null, Projection.Silence.TOO_FAR));
     }
 
     /** Four weeks from the first class that counted, and four classes. */

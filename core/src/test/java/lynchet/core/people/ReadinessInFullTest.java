@@ -179,7 +179,7 @@ class ReadinessInFullTest {
                 .isEqualTo("open; Age for Yellow; 15 of 16; too young until the birthday; " + TODAY.plusDays(1));
     }
 
-    /** Whoever is thrown in turn has passed the falls that the throws need; the fall itself asks for none. */
+    /** Anybody who is thrown in turn has passed the falls that the throws need; the fall itself asks for none. */
     @Test
     void fallsAreNamed() {
         assertThat(told(Code.FALLS)).isEqualTo("not asked");

@@ -195,7 +195,7 @@ class ReadinessTest {
         assertThat(condition(readiness, Condition.Code.CONDUCT).met()).isTrue();
     }
 
-    /** Put forward counts for whoever has everything; others stay where they stand, and a viewer is not told. */
+    /** Put forward counts for the person who has everything; others stay where they stand, and a viewer is not told. */
     @Test
     void whoeverHasEverythingAndIsPutForwardIsACandidate() {
         Ladder ladder = ladder(Sides.EITHER, Standard.SHOWN);

@@ -43,7 +43,7 @@ class PromoteTest {
         return Flag.of(readiness(verdict, 3, 4, passedOver), isPutForward, DAY.withDayOfMonth(1));
     }
 
-    /** At the window of March: whoever is there on a day. */
+    /** At the window of March: the person who is there on a day. */
     private static Flag.Sign there(LocalDate day) {
         Readiness on = readiness(Verdict.NOT_YET, 3, 4, 0);
         Readiness known = new Readiness(
@@ -86,11 +86,11 @@ class PromoteTest {
         List<String> orange = List.of("orange");
         BeltOrder order = BeltOrder.of(
                 List.of(
-                        new BeltOrder.Wanted("a", yellow, "260"),
-                        new BeltOrder.Wanted("b", yellow, " 260"),
-                        new BeltOrder.Wanted("c", yellow, "240"),
-                        new BeltOrder.Wanted("d", orange, null),
-                        new BeltOrder.Wanted("e", List.of("white", "yellow"), "240")),
+                        new BeltOrder.NeededBelt("a", yellow, "260"),
+                        new BeltOrder.NeededBelt("b", yellow, " 260"),
+                        new BeltOrder.NeededBelt("c", yellow, "240"),
+                        new BeltOrder.NeededBelt("d", orange, null),
+                        new BeltOrder.NeededBelt("e", List.of("white", "yellow"), "240")),
                 List.of(
                         new Belt("1", yellow, "260", 1),
                         new Belt("2", yellow, "240", 3),

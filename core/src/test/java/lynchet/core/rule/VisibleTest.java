@@ -18,7 +18,7 @@ class VisibleTest {
     void whatCannotBeSeenIsNoName(String text) {
         assertThat(Visible.isBlank(text)).isTrue();
         if (text.isBlank()) {
-            assertThatThrownBy(() -> Say.text("a name", text)).hasMessage("a name must not be empty");
+            assertThatThrownBy(() -> Require.text("a name", text)).hasMessage("a name must not be empty");
         } else {
             assertThat(Limits.of(new Note(text, "x"))).extracting(Breach::rule).containsExactly("TEXT_EMPTY");
         }
@@ -29,7 +29,7 @@ class VisibleTest {
             strings = {"Zoë", "Ólafur", "나은", "حسن", "O\u2019Brien", "J\u200dK", "\ud83d\ude42", "Anne-Marie", "\u202fx"
             })
     void namesOfPeopleCanBe(String name) {
-        assertThat(Limits.of(new Note(Say.text("a name", name), name))).isEmpty();
+        assertThat(Limits.of(new Note(Require.text("a name", name), name))).isEmpty();
     }
 
     @ParameterizedTest

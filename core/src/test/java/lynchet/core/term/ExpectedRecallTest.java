@@ -18,8 +18,8 @@ class ExpectedRecallTest {
     private static final LocalDate DAY = LocalDate.of(2026, 2, 16);
 
     /** The slow second way: all 2^n lists of who came, each with its own half-lives from the formula, written out. */
-    private static double slowly(ExpectedRecall.Learner learner, List<ExpectedRecall.Met> met, LocalDate on) {
-        List<ExpectedRecall.Met> until =
+    private static double slowly(ExpectedRecall.Learner learner, List<ExpectedRecall.Meeting> met, LocalDate on) {
+        List<ExpectedRecall.Meeting> until =
                 met.stream().filter(one -> !one.on().isAfter(on)).toList();
         double sum = 0;
         for (int came = 0; came < 1 << until.size(); came++) {
@@ -64,11 +64,11 @@ class ExpectedRecallTest {
                                 : new Fading(2, DAY.minusDays(random.nextInt(60)), 7 + random.nextInt(40)),
                         Map.of("tue", random.nextDouble(), "sat", random.nextInt(3) / 2.0)));
             }
-            List<ExpectedRecall.Met> met = new ArrayList<>();
+            List<ExpectedRecall.Meeting> met = new ArrayList<>();
             LocalDate on = DAY;
             for (int n = 0; n < 1 + random.nextInt(7); n++) {
                 on = on.plusDays(1 + random.nextInt(20));
-                met.add(new ExpectedRecall.Met(on, random.nextBoolean() ? "tue" : "sat"));
+                met.add(new ExpectedRecall.Meeting(on, random.nextBoolean() ? "tue" : "sat"));
             }
             List<LocalDate> asked = DAY.datesUntil(DAY.plusDays(150), java.time.Period.ofDays(6))
                     .toList();
@@ -88,9 +88,9 @@ class ExpectedRecallTest {
     void aDayOnWhichItIsMetIsAfterIt() {
         ExpectedRecall.Learner always = new ExpectedRecall.Learner(null, Map.of("tue", 1.0));
         List<LocalDate> asked = List.of(DAY.minusDays(1), DAY, DAY.plusDays(7));
-        assertThat(ExpectedRecall.expected(List.of(always), List.of(new ExpectedRecall.Met(DAY, "tue")), asked))
+        assertThat(ExpectedRecall.expected(List.of(always), List.of(new ExpectedRecall.Meeting(DAY, "tue")), asked))
                 .containsExactly(0, 1, 0.5);
-        assertThat(ExpectedRecall.expected(List.of(), List.of(new ExpectedRecall.Met(DAY, "tue")), asked))
+        assertThat(ExpectedRecall.expected(List.of(), List.of(new ExpectedRecall.Meeting(DAY, "tue")), asked))
                 .containsExactly(0, 0, 0);
     }
 
@@ -117,9 +117,9 @@ class ExpectedRecallTest {
     }
 
     private static double weekly(int meetings, double comes, int daysAfter) {
-        List<ExpectedRecall.Met> met = new ArrayList<>();
+        List<ExpectedRecall.Meeting> met = new ArrayList<>();
         for (int n = 0; n < meetings; n++) {
-            met.add(new ExpectedRecall.Met(DAY.plusDays(7L * n), "tue"));
+            met.add(new ExpectedRecall.Meeting(DAY.plusDays(7L * n), "tue"));
         }
         return ExpectedRecall.expected(
                 List.of(new ExpectedRecall.Learner(null, Map.of("tue", comes))),
@@ -153,7 +153,7 @@ class ExpectedRecallTest {
     void whoNeverComesToAWeeklyTimeHasNothingOfIt() {
         ExpectedRecall.Learner onTuesdays = new ExpectedRecall.Learner(null, Map.of("tue", 1.0));
         assertThat(ExpectedRecall.expected(
-                        List.of(onTuesdays), List.of(new ExpectedRecall.Met(DAY, "sat")), List.of(DAY)))
+                        List.of(onTuesdays), List.of(new ExpectedRecall.Meeting(DAY, "sat")), List.of(DAY)))
                 .containsExactly(0);
     }
 

@@ -18,8 +18,8 @@ import lynchet.core.mat.Block;
 import lynchet.core.mat.BlockBuilder;
 import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.term.plan.Asked;
 import lynchet.core.term.plan.Planner;
+import lynchet.core.term.plan.PlanningTask;
 import org.junit.jupiter.api.Test;
 
 /** A term as the planner is asked about it, and the classes that its answer fills. */
@@ -68,12 +68,12 @@ class TermQuestionTest {
                 .build();
     }
 
-    private TermQuestion asked(TermPlan plan, TermQuestion.Held... held) {
+    private TermQuestion asked(TermPlan plan, TermQuestion.TermClass... held) {
         return TermQuestion.of(plan, null, List.of(held), teaching, subject -> false, 60);
     }
 
-    private static TermQuestion.Held toCome(int week) {
-        return new TermQuestion.Held(training(week), false, false, Set.of());
+    private static TermQuestion.TermClass toCome(int week) {
+        return new TermQuestion.TermClass(training(week), false, false, Set.of());
     }
 
     /** What was planned and skipped stands nowhere; what was taught unplanned does; what a coach made or keeps stays. */
@@ -82,12 +82,12 @@ class TermQuestionTest {
         TermPlan plan = plan(placed("hip-throw", 0, false), placed("sweep", 2, true), placed("hip-throw", 3, false));
         TermQuestion question = asked(
                 plan,
-                new TermQuestion.Held(training(0), true, false, Set.of("sweep", "something-else")),
-                new TermQuestion.Held(training(1).withBlocks(List.of(drill("hip-throw"))), false, true, Set.of()),
+                new TermQuestion.TermClass(training(0), true, false, Set.of("sweep", "something-else")),
+                new TermQuestion.TermClass(training(1).withBlocks(List.of(drill("hip-throw"))), false, true, Set.of()),
                 toCome(2),
                 toCome(3),
-                new TermQuestion.Held(training(4).calledOff(true), false, false, Set.of()));
-        Asked asked = question.asked();
+                new TermQuestion.TermClass(training(4).calledOff(true), false, false, Set.of()));
+        PlanningTask asked = question.asked();
         assertThat(asked.set())
                 .isEqualTo(Map.of("hip-throw", new TreeSet<>(Set.of(1)), "sweep", new TreeSet<>(Set.of(0, 2))));
         assertThat(asked.was().get("hip-throw")).as("not what was skipped").containsExactly(3);
@@ -106,7 +106,7 @@ class TermQuestionTest {
         TermPlan plan = plan(placed("hip-throw", 0, false), placed("sweep", 1, true));
         TermQuestion question = asked(
                 plan,
-                new TermQuestion.Held(training(0), true, false, Set.of("hip-throw")),
+                new TermQuestion.TermClass(training(0), true, false, Set.of("hip-throw")),
                 toCome(1),
                 toCome(2),
                 toCome(3),
@@ -118,7 +118,7 @@ class TermQuestionTest {
                 .contains(placed("hip-throw", 0, false), placed("sweep", 1, true))
                 .hasSize(8);
         assertThat(answer.goals()).containsExactly(goal("hip-throw", true), goal("sweep", false));
-        assertThat(asked(answer, question.classes().toArray(TermQuestion.Held[]::new))
+        assertThat(asked(answer, question.classes().toArray(TermQuestion.TermClass[]::new))
                         .standing())
                 .isEqualTo(placing);
     }
@@ -205,8 +205,8 @@ class TermQuestionTest {
                 placed("sweep", 3, false));
         TermQuestion question = asked(
                 plan,
-                new TermQuestion.Held(training(0), true, false, Set.of("hip-throw")),
-                new TermQuestion.Held(training(1), true, false, Set.of("hip-throw")),
+                new TermQuestion.TermClass(training(0), true, false, Set.of("hip-throw")),
+                new TermQuestion.TermClass(training(1), true, false, Set.of("hip-throw")),
                 toCome(2),
                 toCome(3));
         Exposure exposure = Exposure.of(

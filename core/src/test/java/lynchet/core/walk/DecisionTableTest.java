@@ -31,7 +31,10 @@ class DecisionTableTest {
 
     private DecisionTable table(String position, Ruleset ruleset) {
         return DecisionTable.of(
-                tiny.map(), position, ruleset, Told.of(tiny.map(), link -> CHANCES.getOrDefault(link.id(), 0.3)));
+                tiny.map(),
+                position,
+                ruleset,
+                GivenEvidence.of(tiny.map(), link -> CHANCES.getOrDefault(link.id(), 0.3)));
     }
 
     @Test

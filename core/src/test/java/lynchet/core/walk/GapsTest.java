@@ -259,7 +259,7 @@ class GapsTest {
                         .link("out", "mount-x", "bridge", "s")
                         .link("squeeze", "mount", "collar-choke", "s")
                         .map(),
-                new MoveGraph.Asked(null, Jacket.NO_JACKET, List.of("s"), false));
+                new MoveGraph.Conditions(null, Jacket.NO_JACKET, List.of("s"), false));
         assertThat(TinyMap.gaps(without, Set.of("throw", "bridge", "collar-choke")))
                 .extracting(Finding::sentence)
                 .contains("Of no use without a jacket, and left out: collar-choke.", "mount: nothing to do from here.");
@@ -319,7 +319,7 @@ class GapsTest {
                         Tuple.tuple("ahead-x", 2));
     }
 
-    /** A reaction that is itself an attack is not done where the attack is not allowed, nor by whoever does not know it. */
+    /** A reaction that is itself an attack is not done where the attack is not allowed, nor by somebody who does not know it. */
     @Test
     void anAttackThatIsNotAllowedIsNoReaction() {
         tiny.link("counter-lock", "mount-x", "leg-lock", Link.TAP);

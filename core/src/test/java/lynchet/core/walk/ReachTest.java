@@ -68,12 +68,12 @@ class ReachTest {
         tiny.links.add(new Link("in", "s", "throw", null, null, null, null, "mount", "half", "under-x", null, false));
         Knowledge all = Knowledge.sameLevel(tiny.graph(), Set.of("throw"));
         assertThat(Reach.of(tiny.graph(), all).reached("half")).isFalse();
-        MoveGraph asked = MoveGraph.of(tiny.map(), new MoveGraph.Asked(null, Jacket.EITHER, List.of("s"), true));
+        MoveGraph asked = MoveGraph.of(tiny.map(), new MoveGraph.Conditions(null, Jacket.EITHER, List.of("s"), true));
         Reach reach = Reach.of(asked, all);
         assertThat(List.of("mount", "half", "half-x", "under", "under-x")).allMatch(reach::reached);
         assertThat(reach.way("half")).containsExactly(new Move(Move.Kind.MINE_HALFWAY, "in", null, "half"));
         assertThat(reach.way("under")).containsExactly(new Move(Move.Kind.THEIRS_HALFWAY, "in", null, "under"));
-        assertThat(Routes.find(asked, all, Told.of(tiny.map(), link -> 0.5), "s", "half", 1, 1))
+        assertThat(Routes.find(asked, all, GivenEvidence.of(tiny.map(), link -> 0.5), "s", "half", 1, 1))
                 .isEmpty();
     }
 

@@ -32,7 +32,7 @@ class RoutesTest {
         return Routes.find(
                 tiny.graph(),
                 everything(tiny.graph()),
-                Told.of(tiny.map(), link -> chances.getOrDefault(link.id(), 0.35)),
+                GivenEvidence.of(tiny.map(), link -> chances.getOrDefault(link.id(), 0.35)),
                 "s",
                 to,
                 least,
@@ -182,7 +182,7 @@ class RoutesTest {
                 .pair("b", Stage.LEGS_CLEARED, 0.9)
                 .link("s-a", "s", "t1", "a")
                 .reaction("post", "s-a", "b");
-        Evidence told = new Told(tiny.map(), link -> 0.4, Map.of("post", 2.0 / 3));
+        Evidence told = new GivenEvidence(tiny.map(), link -> 0.4, Map.of("post", 2.0 / 3));
         assertThat(Routes.find(tiny.graph(), everything(tiny.graph()), told, "s", "b", 1, 1))
                 .singleElement()
                 .satisfies(route -> assertThat(route.chance()).isCloseTo(0.6 * 2 / 3, within(1e-9)));
@@ -194,7 +194,7 @@ class RoutesTest {
         TinyMap tiny = new TinyMap().pair("hold", Stage.LEGS_CLEARED, 2).link("to-hold", "s", "t1", "hold");
         tiny.rulesets.add(TinyMap.pinning("pins", "hold"));
         MoveGraph pins = MoveGraph.under(tiny.map(), tiny.map().ruleset("pins").orElseThrow());
-        assertThat(Routes.find(pins, everything(pins), Told.of(tiny.map(), link -> 0.5), "s", null, 1, 5))
+        assertThat(Routes.find(pins, everything(pins), GivenEvidence.of(tiny.map(), link -> 0.5), "s", null, 1, 5))
                 .extracting(RoutesTest::links)
                 .containsExactly(List.of("to-hold"));
         assertThat(routes(tiny, Map.of(), null, 5))
@@ -248,7 +248,7 @@ class RoutesTest {
                 new Link("finish", "mount", "choke", null, null, null, null, Link.TAP, null, "guard", null, false));
         MoveGraph graph = tiny.graph();
         Knowledge all = Knowledge.sameLevel(graph, Set.of("sweep", "choke"));
-        Routes.Route route = Routes.find(graph, all, Told.of(graph.map(), link -> 0.5), "guard", null, 1, 1)
+        Routes.Route route = Routes.find(graph, all, GivenEvidence.of(graph.map(), link -> 0.5), "guard", null, 1, 1)
                 .get(0);
         assertThat(route.costliest()).isEqualTo("finish");
         assertThat(route.legs()).extracting(Routes.Leg::stopped).containsExactly("guard", "guard");
@@ -269,7 +269,7 @@ class RoutesTest {
         Routes.Route route = Routes.find(
                         graph,
                         Knowledge.sameLevel(graph, Set.of("choke")),
-                        Told.of(graph.map(), link -> 0.5),
+                        GivenEvidence.of(graph.map(), link -> 0.5),
                         "guard",
                         null,
                         1,

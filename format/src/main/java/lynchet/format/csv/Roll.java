@@ -48,7 +48,7 @@ public interface Roll {
         };
     }
 
-    /** Whoever is meant; more than one person of that name, or none, is a bad line. */
+    /** The person who is meant; more than one person of that name, or none, is a bad line. */
     default Member whoever(String text) {
         Optional<Member> found = byId(text).or(() -> byCard(text));
         if (found.isPresent()) {

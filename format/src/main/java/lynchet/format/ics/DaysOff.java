@@ -9,7 +9,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import net.fortuna.ical4j.data.CalendarBuilder;
 import net.fortuna.ical4j.data.ParserException;
 import net.fortuna.ical4j.model.Calendar;
@@ -41,7 +41,7 @@ public record DaysOff(List<Off> off, int timed) {
     public record Off(String name, LocalDate from, LocalDate until) {}
 
     public DaysOff {
-        off = Say.list(off);
+        off = Require.list(off);
     }
 
     /**

@@ -12,7 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.regex.Pattern;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.server.exchange.Library;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
@@ -125,7 +125,7 @@ public class Accounts {
 
     /** The name as it will be kept; it is matched without case. */
     private static String named(String name) {
-        String stripped = Say.there("the name of the account", name).strip();
+        String stripped = Require.present("the name of the account", name).strip();
         if (stripped.length() > LONGEST_NAME) {
             throw Refusal.bad("TEXT_LONG", "/name", "An account's name has at most " + LONGEST_NAME + " characters.");
         }
@@ -149,7 +149,7 @@ public class Accounts {
         accounts.named(name).ifPresent(there -> {
             throw Refusal.taken("/name", "There is already an account " + there.name() + ".");
         });
-        Account account = new Account(name, null, Say.there("the role of this account", role));
+        Account account = new Account(name, null, Require.present("the role of this account", role));
         account.become(role, person, false);
         String link = give(account);
         accounts.save(account);
@@ -157,13 +157,13 @@ public class Accounts {
         return new Given(view(account), link);
     }
 
-    /** Changes what an account may do, whose it is, or switches it off; whoever is signed in with it is signed out. */
+    /** Changes what an account may do, whose it is, or switches it off; the person who is signed in with it is signed out. */
     @Transactional
     AccountView change(String typed, Role role, String person, boolean off) {
         Account account = one(typed);
         String name = account.name();
         AccountView before = view(account);
-        Say.there("the role of this account", role);
+        Require.present("the role of this account", role);
         boolean staysHead = role == Role.HEAD && !off;
         if (isActiveHead(account) && !staysHead && heads() == 1) {
             throw Refusal.of(

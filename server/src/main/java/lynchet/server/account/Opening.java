@@ -11,7 +11,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Keeps whoever asks for data at the door until the club is in the house; pages are served meanwhile. */
+/** Keeps the person who asks for data at the door until the club is in the house; pages are served meanwhile. */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 public class Opening extends OncePerRequestFilter {

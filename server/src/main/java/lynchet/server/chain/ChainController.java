@@ -9,12 +9,12 @@ import lynchet.core.club.Parts;
 import lynchet.core.round.RoundEvidence;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
+import lynchet.server.keep.AccountRights;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
-import lynchet.server.keep.Sight;
 import lynchet.server.keep.Who;
 import lynchet.server.round.RoundStore;
 import org.springframework.http.HttpStatus;
@@ -35,11 +35,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/chains")
 class ChainController {
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final OneThing edits;
     private final RoundStore rounds;
 
-    ChainController(Taught taught, OneThing edits, RoundStore rounds) {
+    ChainController(TeachingSnapshots taught, OneThing edits, RoundStore rounds) {
         this.taught = taught;
         this.edits = edits;
         this.rounds = rounds;
@@ -73,7 +73,7 @@ class ChainController {
         return report(chain, ruleset);
     }
 
-    /** Adds a chain, which belongs to whoever adds it. */
+    /** Adds a chain, which belongs to the person who adds it. */
     @OpenTo(Who.COACHES)
     @PostMapping
     ResponseEntity<ChainView> add(@RequestBody Chain sent) {
@@ -90,7 +90,7 @@ class ChainController {
             Authentication who) {
         Refusal.unlessSame(id, chain.id());
         Chain kept = edits.become(Parts.CHAINS, id, tag, present -> {
-            if (!Sight.isHead(who) && !Journal.who().equals(present.owner())) {
+            if (!AccountRights.isHead(who) && !Journal.who().equals(present.owner())) {
                 throw Refusal.of(
                         HttpStatus.FORBIDDEN,
                         "NOT_YOURS",

@@ -35,8 +35,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class Edits {
 
     private final Stores stores;
-    private final Taught taught;
-    private final Known known;
+    private final TeachingSnapshots taught;
+    private final ReferenceCheck known;
     private final Journal journal;
     private final Durable durable;
     private final TransactionTemplate transaction;
@@ -44,8 +44,8 @@ public class Edits {
 
     Edits(
             Stores stores,
-            Taught taught,
-            Known known,
+            TeachingSnapshots taught,
+            ReferenceCheck known,
             Journal journal,
             Durable durable,
             TransactionTemplate transaction,
@@ -64,7 +64,7 @@ public class Edits {
 
     /** Changes what is taught; {@code edit} sees the present state with nobody else changing it. */
     public Changed taught(UnaryOperator<Club> edit) {
-        return change(() -> Slice.NONE, edit);
+        return change(() -> RecordSelection.NONE, edit);
     }
 
     /**
@@ -74,7 +74,7 @@ public class Edits {
      * @param slice says which records, when nobody else changes what is taught any more
      * @throws ArchiveRefused if the changed club would not hold together; nothing is changed then
      */
-    public Changed change(Supplier<Slice> slice, UnaryOperator<Club> edit) {
+    public Changed change(Supplier<RecordSelection> slice, UnaryOperator<Club> edit) {
         return durable.writeAlone(() -> taught.inTurn(() -> transaction.execute(status -> {
             Club before = sliced(taught.now().taught(), slice.get());
             Club after = edit.apply(before);
@@ -88,7 +88,7 @@ public class Edits {
      *
      * @throws ArchiveRefused if the changed club would not hold together
      */
-    public void tried(Supplier<Slice> slice, UnaryOperator<Club> edit) {
+    public void tried(Supplier<RecordSelection> slice, UnaryOperator<Club> edit) {
         taught.inTurn(() -> transaction.execute(status -> {
             status.setRollbackOnly();
             Club before = sliced(taught.now().taught(), slice.get());
@@ -98,11 +98,11 @@ public class Edits {
     }
 
     /** What an edit of this slice would see. */
-    public Club look(Slice slice) {
+    public Club look(RecordSelection slice) {
         return transaction.execute(status -> sliced(taught.now().taught(), slice));
     }
 
-    private Club sliced(Club taughtNow, Slice slice) {
+    private Club sliced(Club taughtNow, RecordSelection slice) {
         Club club = taughtNow;
         for (Part<?> part : Parts.records().toList()) {
             club = sliced(club, part, slice);
@@ -110,7 +110,7 @@ public class Edits {
         return club;
     }
 
-    private <T> Club sliced(Club club, Part<T> part, Slice slice) {
+    private <T> Club sliced(Club club, Part<T> part, RecordSelection slice) {
         return club.with(part, slice.of(stores.of(part)));
     }
 

@@ -33,8 +33,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class Imports {
 
     private final Stores stores;
-    private final Taught taught;
-    private final Known known;
+    private final TeachingSnapshots taught;
+    private final ReferenceCheck known;
     private final ClubSettings settings;
     private final Journal journal;
     private final Durable durable;
@@ -44,8 +44,8 @@ public class Imports {
 
     Imports(
             Stores stores,
-            Taught taught,
-            Known known,
+            TeachingSnapshots taught,
+            ReferenceCheck known,
             ClubSettings settings,
             Journal journal,
             Durable durable,
@@ -98,7 +98,7 @@ public class Imports {
         int[] seen = new int[1];
         club.each(part, thing -> {
             looking.at(thing);
-            if (++seen[0] % PartStore.HANDFUL == 0) {
+            if (++seen[0] % PartStore.BATCH_SIZE == 0) {
                 progress.at("checking " + part.name(), seen[0], 0);
             }
         });
@@ -182,10 +182,10 @@ public class Imports {
     }
 
     private static <T> void handfuls(Part<T> part, Incoming club, Consumer<List<T>> each) {
-        List<T> some = new ArrayList<>(PartStore.HANDFUL);
+        List<T> some = new ArrayList<>(PartStore.BATCH_SIZE);
         club.each(part, thing -> {
             some.add(thing);
-            if (some.size() == PartStore.HANDFUL) {
+            if (some.size() == PartStore.BATCH_SIZE) {
                 each.accept(some);
                 some.clear();
             }

@@ -30,8 +30,8 @@ public class RecordDesk {
     private static final Duration AHEAD = Duration.ofMinutes(10);
 
     private final Stores stores;
-    private final Known known;
-    private final Taught taught;
+    private final ReferenceCheck known;
+    private final TeachingSnapshots taught;
     private final Durable durable;
     private final TransactionTemplate transaction;
     private final Journal journal;
@@ -39,8 +39,8 @@ public class RecordDesk {
 
     RecordDesk(
             Stores stores,
-            Known known,
-            Taught taught,
+            ReferenceCheck known,
+            TeachingSnapshots taught,
             Durable durable,
             TransactionTemplate transaction,
             Journal journal,

@@ -210,7 +210,7 @@ public final class Snapshot {
         return graphs.computeIfAbsent(new Which(ruleset, worn, halfway), which -> {
             Ruleset rules = ruleset(ruleset);
             List<String> starts = rules != null ? rules.entries() : apart();
-            return MoveGraph.of(map, new MoveGraph.Asked(rules, worn, starts, halfway));
+            return MoveGraph.of(map, new MoveGraph.Conditions(rules, worn, starts, halfway));
         });
     }
 

@@ -14,7 +14,7 @@ import java.time.OffsetDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Base64;
 import java.util.HexFormat;
-import lynchet.server.copies.CopyFile.Found;
+import lynchet.server.copies.CopyFile.Contents;
 import lynchet.server.copies.CopyFile.Unusable;
 import lynchet.server.keep.H2File;
 import lynchet.server.keep.OwnerOnly;
@@ -90,7 +90,7 @@ public final class AtTheConsole {
             H2File.backUp(club, part);
         }
         OwnerOnly.close(part);
-        Found found = CopyFile.readBack(part);
+        Contents found = CopyFile.readBack(part);
         if (!found.tables().equals(tables)) {
             throw new Unusable(part + " does not hold what the data file holds. Try again, onto another disk.");
         }
@@ -107,7 +107,7 @@ public final class AtTheConsole {
         Files.createDirectories(data);
         Path club = data.resolve(H2File.NAME);
         Path incoming = data.resolve(H2File.INCOMING);
-        Found found;
+        Contents found;
         try {
             CopyFile.unpack(file, incoming);
             found = CopyFile.look(incoming);

@@ -54,7 +54,7 @@ public class Copies {
     private final JdbcTemplate jdbc;
     private final TransactionTemplate transaction;
     private final Clock clock;
-    private final Whole whole;
+    private final ReadThrough whole;
     private final Path folder;
     private final boolean isFile;
 
@@ -65,7 +65,7 @@ public class Copies {
             JdbcTemplate jdbc,
             PlatformTransactionManager transactions,
             Clock clock,
-            Whole whole,
+            ReadThrough whole,
             @Value("${lynchet.data}") Path data,
             @Value("${spring.datasource.url}") String url) {
         this.disk = disk;

@@ -23,9 +23,9 @@ import org.springframework.web.bind.annotation.RestController;
 class CopyController {
 
     private final Copies copies;
-    private final Whole whole;
+    private final ReadThrough whole;
 
-    CopyController(Copies copies, Whole whole) {
+    CopyController(Copies copies, ReadThrough whole) {
         this.copies = copies;
         this.whole = whole;
     }
@@ -37,7 +37,7 @@ class CopyController {
 
     /** Whether everything that is kept could be read. */
     @GetMapping("/whole")
-    Whole.WholeView whole() {
+    ReadThrough.ReadThroughView whole() {
         return whole.view();
     }
 

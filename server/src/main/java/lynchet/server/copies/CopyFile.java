@@ -37,7 +37,7 @@ final class CopyFile {
      * @param version the migration it was brought to
      * @param tables every row of it, read
      */
-    record Found(int people, int version, Tables tables) {}
+    record Contents(int people, int version, Tables tables) {}
 
     /** Why a copy or a data file cannot be used, in one sentence. */
     static final class Unusable extends RuntimeException {
@@ -50,7 +50,7 @@ final class CopyFile {
     }
 
     /** Reads a copy back into a folder of its own, which is gone afterwards. */
-    static Found readBack(Path zip) {
+    static Contents readBack(Path zip) {
         try {
             Path folder = Files.createTempDirectory(zip.toAbsolutePath().getParent(), ".reading-");
             try {
@@ -88,13 +88,13 @@ final class CopyFile {
     }
 
     /** Opens a data file without changing it, and reads every row. */
-    static Found look(Path data) {
+    static Contents look(Path data) {
         try (Connection club = H2File.openToLook(data)) {
             int version = number(club, "select max(cast(\"version\" as int)) from \"flyway_schema_history\"");
             if (version > newest()) {
                 throw new Unusable("It was made by a newer Lynchet; update this one first.");
             }
-            return new Found(number(club, "select count(*) from student"), version, Tables.of(club));
+            return new Contents(number(club, "select count(*) from student"), version, Tables.of(club));
         } catch (SQLException e) {
             throw new Unusable("It is damaged or not a club's data: " + firstLine(e) + ".");
         }

@@ -50,12 +50,12 @@ class ApiDocument {
         };
     }
 
-    private interface Say {
+    private interface Adding {
         Schema<?> of(Schema<?> property, RecordComponent component);
     }
 
     @SuppressWarnings({"rawtypes", "unchecked"})
-    private static void each(Map<String, Schema> schemas, Class<?> record, Say say) {
+    private static void each(Map<String, Schema> schemas, Class<?> record, Adding say) {
         Schema<?> schema = schemas.get(record.getSimpleName());
         if (schema == null || schema.getProperties() == null) {
             return;

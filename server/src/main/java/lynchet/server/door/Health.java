@@ -18,14 +18,14 @@ class Health {
 
     @Bean
     HealthIndicator kept(JdbcTemplate jdbc, Room room) {
-        Seen seen = new Seen(jdbc, room);
+        Look seen = new Look(jdbc, room);
         return () -> (seen.isWell()
                         ? org.springframework.boot.health.contributor.Health.up()
                         : org.springframework.boot.health.contributor.Health.down())
                 .build();
     }
 
-    private static final class Seen {
+    private static final class Look {
 
         private final JdbcTemplate jdbc;
         private final Room room;
@@ -33,7 +33,7 @@ class Health {
         private volatile long at = System.nanoTime() - TimeUnit.DAYS.toNanos(1);
         private volatile boolean isWell = true;
 
-        private Seen(JdbcTemplate jdbc, Room room) {
+        private Look(JdbcTemplate jdbc, Room room) {
             this.jdbc = jdbc;
             this.room = room;
         }

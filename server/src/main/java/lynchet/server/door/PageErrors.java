@@ -6,7 +6,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Who;
 import org.slf4j.Logger;
@@ -43,9 +43,9 @@ class PageErrors {
     record PageError(@Most(120) String page, @Most(60) String error, List<@Most(200) String> stack) {
 
         PageError {
-            Say.text("the page of an error", page);
-            Say.text("the kind of an error", error);
-            stack = Say.list("the places of an error", stack);
+            Require.text("the page of an error", page);
+            Require.text("the kind of an error", error);
+            stack = Require.list("the places of an error", stack);
         }
     }
 

@@ -2,9 +2,9 @@ package lynchet.server.edit;
 
 import java.util.Comparator;
 import java.util.List;
+import lynchet.server.keep.AccountRights;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
-import lynchet.server.keep.Sight;
 import lynchet.server.keep.Who;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -46,14 +46,14 @@ class DoneController {
     @GetMapping("/{edit}")
     WayBackOf wayBack(@PathVariable String edit, Authentication who) {
         Done done = last.told(edit).orElseThrow(() -> Refusal.missing("edit", edit));
-        if (!Sight.isHead(who) && !done.who().equals(who.getName())) {
+        if (!AccountRights.isHead(who) && !done.who().equals(who.getName())) {
             throw Refusal.of(
                     HttpStatus.FORBIDDEN,
                     "NOT_YOURS",
                     "edit",
                     "Somebody else did this. A head coach can take it back.");
         }
-        TakingBack.Way way = takingBack.way(edit, who.getName(), Sight.isHead(who));
+        TakingBack.Way way = takingBack.way(edit, who.getName(), AccountRights.isHead(who));
         List<Done> with = way.with().stream()
                 .flatMap(other -> last.told(other).stream())
                 .sorted(Comparator.comparing(Done::at).reversed())

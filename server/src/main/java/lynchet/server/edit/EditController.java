@@ -10,10 +10,10 @@ import java.util.Set;
 import lynchet.core.club.Part;
 import lynchet.core.club.Parts;
 import lynchet.format.Json;
+import lynchet.server.keep.AccountRights;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
-import lynchet.server.keep.Sight;
 import lynchet.server.keep.Who;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.Authentication;
@@ -145,7 +145,7 @@ class EditController {
         }
         Set<String> together = new java.util.TreeSet<>(with);
         together.add(edit);
-        takingBack.back(together, who.getName(), Sight.isHead(who));
+        takingBack.back(together, who.getName(), AccountRights.isHead(who));
         Map<String, Long> kinds = new java.util.TreeMap<>();
         lines.forEach(line -> kinds.merge(line.kind(), 1L, Long::sum));
         return new Touched(kinds);

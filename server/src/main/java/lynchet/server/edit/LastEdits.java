@@ -15,7 +15,7 @@ import lynchet.core.map.Position;
 import lynchet.core.mat.Track;
 import lynchet.core.rank.Rank;
 import lynchet.format.Json;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Journal;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -32,10 +32,10 @@ class LastEdits {
 
     private final Journal journal;
     private final Undone undone;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final JdbcTemplate jdbc;
 
-    LastEdits(Journal journal, Undone undone, Taught taught, JdbcTemplate jdbc) {
+    LastEdits(Journal journal, Undone undone, TeachingSnapshots taught, JdbcTemplate jdbc) {
         this.journal = journal;
         this.undone = undone;
         this.taught = taught;

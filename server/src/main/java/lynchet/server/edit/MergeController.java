@@ -4,7 +4,7 @@ import java.util.Map;
 import lynchet.core.club.Club;
 import lynchet.core.club.TechniqueMerge;
 import lynchet.server.club.Edits;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -21,9 +21,9 @@ class MergeController {
 
     private final Journal journal;
     private final Edits edits;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
 
-    MergeController(Journal journal, Edits edits, Taught taught) {
+    MergeController(Journal journal, Edits edits, TeachingSnapshots taught) {
         this.journal = journal;
         this.edits = edits;
         this.taught = taught;

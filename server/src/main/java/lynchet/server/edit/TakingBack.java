@@ -13,7 +13,7 @@ import lynchet.core.rank.Rank;
 import lynchet.core.rule.Breach;
 import lynchet.format.ArchiveRefused;
 import lynchet.server.club.Edits;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
 import org.jspecify.annotations.Nullable;
@@ -33,9 +33,9 @@ class TakingBack {
     private final Journal journal;
     private final Edits edits;
     private final Undone undone;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
 
-    TakingBack(Journal journal, Edits edits, Undone undone, Taught taught) {
+    TakingBack(Journal journal, Edits edits, Undone undone, TeachingSnapshots taught) {
         this.journal = journal;
         this.edits = edits;
         this.undone = undone;

@@ -8,7 +8,7 @@ import java.util.stream.Collectors;
 import lynchet.core.club.Club;
 import lynchet.core.club.Target;
 import lynchet.core.map.Link;
-import lynchet.server.club.Slice;
+import lynchet.server.club.RecordSelection;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.PartStore;
 
@@ -18,11 +18,11 @@ final class Touching {
     private Touching() {}
 
     /** The records that the lines of an edit name. */
-    static Slice lines(List<Journal.Line> lines) {
+    static RecordSelection lines(List<Journal.Line> lines) {
         Map<String, Set<String>> byKind = lines.stream()
                 .collect(Collectors.groupingBy(
                         Journal.Line::kind, Collectors.mapping(Journal.Line::target, Collectors.toSet())));
-        return new Slice() {
+        return new RecordSelection() {
             @Override
             public <T> List<T> of(PartStore<T> store) {
                 return List.copyOf(store.find(byKind.getOrDefault(store.part().one(), Set.of()))
@@ -32,12 +32,12 @@ final class Touching {
     }
 
     /** The records about a technique or through one of its links. */
-    static Slice technique(Club taught, String technique) {
+    static RecordSelection technique(Club taught, String technique) {
         Set<String> links = taught.map().links().stream()
                 .filter(link -> link.technique().equals(technique))
                 .map(Link::id)
                 .collect(Collectors.toCollection(TreeSet::new));
-        return new Slice() {
+        return new RecordSelection() {
             @Override
             public <T> List<T> of(PartStore<T> store) {
                 Map<String, T> all = new java.util.TreeMap<>();

@@ -174,7 +174,7 @@ class Erasing {
                     .forEach(free -> swap(free.table(), free.column(), gone.name(), Student.ERASED));
         }
         journal(gone, other);
-        states.again(List.of(other), null);
+        states.foldAgain(List.of(other), null);
         states.changed(Set.of());
         return kept;
     }

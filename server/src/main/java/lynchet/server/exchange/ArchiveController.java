@@ -5,7 +5,7 @@ import java.io.InputStream;
 import lynchet.format.MapGraph;
 import lynchet.server.club.Contents;
 import lynchet.server.club.Exports;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Refusal;
@@ -28,9 +28,9 @@ class ArchiveController {
 
     private final Exports exports;
     private final TakingIn takingIn;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
 
-    ArchiveController(Exports exports, TakingIn takingIn, Taught taught) {
+    ArchiveController(Exports exports, TakingIn takingIn, TeachingSnapshots taught) {
         this.exports = exports;
         this.takingIn = takingIn;
         this.taught = taught;

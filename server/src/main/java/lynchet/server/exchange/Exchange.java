@@ -25,7 +25,7 @@ import lynchet.format.csv.Member;
 import lynchet.format.csv.Plan;
 import lynchet.format.csv.Preview;
 import lynchet.format.csv.RosterCsv;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Progress;
@@ -38,7 +38,7 @@ import lynchet.server.people.People;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Sheets in and out: roster, attendance, marks. Looked at first, then taken in whole or not at all. */
+/** Sheets in and out: roster, attendance, marks. SheetLookups at first, then taken in whole or not at all. */
 @Service
 class Exchange {
 
@@ -51,7 +51,7 @@ class Exchange {
 
     private final SheetRecords records;
     private final AttendanceDesk attendance;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final ClassStore classes;
     private final People people;
     private final MarkStore marks;
@@ -62,7 +62,7 @@ class Exchange {
     Exchange(
             SheetRecords records,
             AttendanceDesk attendance,
-            Taught taught,
+            TeachingSnapshots taught,
             ClassStore classes,
             People people,
             MarkStore marks,
@@ -164,7 +164,7 @@ class Exchange {
     private Plan<?> plan(Kind kind, byte[] csv, String dates) {
         LocalDate today = people.today();
         Club now = taught.now().taught();
-        Looked looked = new Looked(people.roll(), lookUp, attendance::presentIn);
+        SheetLookups looked = new SheetLookups(people.roll(), lookUp, attendance::presentIn);
         return switch (kind) {
             case ROSTER ->
                 RosterCsv.plan(

@@ -16,7 +16,7 @@ import lynchet.server.club.ClubSettings;
 import lynchet.server.club.Edits;
 import lynchet.server.club.Imports;
 import lynchet.server.club.Incoming;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Refusal;
 import lynchet.server.mat.StudentStates;
@@ -32,7 +32,7 @@ public class Library {
 
     private final Imports imports;
     private final Edits edits;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final ClubSettings settings;
     private final StudentStates states;
     private final Clock clock;
@@ -41,7 +41,7 @@ public class Library {
     Library(
             Imports imports,
             Edits edits,
-            Taught taught,
+            TeachingSnapshots taught,
             ClubSettings settings,
             StudentStates states,
             Clock clock,

@@ -24,10 +24,10 @@ import lynchet.core.rank.Rank;
 import lynchet.core.walk.Evidence;
 import lynchet.core.walk.MoveGraph;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
+import lynchet.server.keep.AccountRights;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
-import lynchet.server.keep.Sight;
 import lynchet.server.keep.Who;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.people.People;
@@ -55,11 +55,16 @@ class GameController {
     private final StudentStates states;
     private final RoundStore rounds;
     private final SyllabusMoves moves;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Clock clock;
 
     GameController(
-            People people, StudentStates states, RoundStore rounds, SyllabusMoves moves, Taught taught, Clock clock) {
+            People people,
+            StudentStates states,
+            RoundStore rounds,
+            SyllabusMoves moves,
+            TeachingSnapshots taught,
+            Clock clock) {
         this.people = people;
         this.states = states;
         this.rounds = rounds;
@@ -92,7 +97,7 @@ class GameController {
     /** Chances are of the student's own rounds, with what is usual where there are few. For coaches only. */
     @GetMapping("/{id}/game")
     GameView game(@PathVariable String id, @RequestParam(required = false) String ruleset, Authentication who) {
-        if (Sight.isOpen(who)) {
+        if (AccountRights.isViewer(who)) {
             throw Refusal.of(HttpStatus.FORBIDDEN, "NOT_ALLOWED", "id", "A student's game is for coaches.");
         }
         Student student = people.one(id);
@@ -107,10 +112,10 @@ class GameController {
                 : held.keySet().stream().findFirst().map(Ladder::ruleset).orElse(null);
         MoveGraph graph = now.graph(rules, Jacket.EITHER, false);
         Evidence evidence = rounds.evidenceOf(id, now.map());
-        Seen seen = see(state, now, graph, evidence, today);
+        Game seen = see(state, now, graph, evidence, today);
         LocalDate then = today.minusMonths(MONTHS_AGO);
         StudentState was = states.asOf(id, then, clock.getZone());
-        Seen before = see(was, now, graph, evidence, then);
+        Game before = see(was, now, graph, evidence, then);
         List<GamePlan.Next> next = GamePlan.next(graph, seen.known().keySet(), teachable(held, now), MOST_NEXT);
         Lopsided sides = Lopsided.of(now.map(), state);
         List<Rank> ranks = held.entrySet().stream()
@@ -129,13 +134,13 @@ class GameController {
                 tries(seen.plan()));
     }
 
-    private record Seen(Map<String, HowKnown> known, GamePlan plan, List<ChainParts> chains, Measure measure) {}
+    private record Game(Map<String, HowKnown> known, GamePlan plan, List<ChainParts> chains, Measure measure) {}
 
-    private static Seen see(StudentState state, Snapshot now, MoveGraph graph, Evidence evidence, LocalDate day) {
+    private static Game see(StudentState state, Snapshot now, MoveGraph graph, Evidence evidence, LocalDate day) {
         Map<String, HowKnown> known = HowKnown.all(now.map(), state, day);
         GamePlan plan = GamePlan.of(graph, known, evidence);
         List<ChainParts> chains = ChainParts.of(now.taught().chains(), known.keySet(), now.map());
-        return new Seen(known, plan, chains, Measure.of(day, known, plan, chains));
+        return new Game(known, plan, chains, Measure.of(day, known, plan, chains));
     }
 
     /** What may be taught to somebody next: this rank's and the next one's techniques, on every ladder they stand on. */

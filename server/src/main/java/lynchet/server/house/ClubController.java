@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.Map;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.server.club.ClubSettings;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
@@ -41,7 +41,7 @@ class ClubController {
     @OpenTo(Who.HEADS)
     @PutMapping
     ClubName rename(@RequestBody ClubName given) {
-        String name = Say.text("the name of the club", given.name()).strip();
+        String name = Require.text("the name of the club", given.name()).strip();
         return durable.write(() -> {
             String before = club.name();
             club.rename(name);

@@ -19,9 +19,9 @@ import lynchet.core.rule.Most;
 import lynchet.server.account.Accounts;
 import lynchet.server.account.Role;
 import lynchet.server.club.Edits;
-import lynchet.server.club.Slice;
+import lynchet.server.club.RecordSelection;
 import lynchet.server.club.Stores;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.PartStore;
 import lynchet.server.keep.Refusal;
@@ -45,11 +45,17 @@ class CoachController {
     private final Accounts accounts;
     private final People people;
     private final Stores stores;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final ClassStore classes;
     private final Edits edits;
 
-    CoachController(Accounts accounts, People people, Stores stores, Taught taught, ClassStore classes, Edits edits) {
+    CoachController(
+            Accounts accounts,
+            People people,
+            Stores stores,
+            TeachingSnapshots taught,
+            ClassStore classes,
+            Edits edits) {
         this.accounts = accounts;
         this.people = people;
         this.stores = stores;
@@ -146,9 +152,9 @@ class CoachController {
     /** What was written, and the id of the person who is meant by it. */
     record WhoIsMeant(@Most(40) String text, String person) {}
 
-    private Slice thoseAhead() {
+    private RecordSelection thoseAhead() {
         List<TrainingClass> ahead = ahead();
-        return new Slice() {
+        return new RecordSelection() {
             @Override
             @SuppressWarnings("unchecked")
             public <T> List<T> of(PartStore<T> store) {

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.concurrent.CompletableFuture;
 import lynchet.core.club.Club;
+import lynchet.server.keep.H2File;
 import lynchet.starter.demo.DemoClub;
 import org.springframework.beans.factory.config.BeanFactoryPostProcessor;
 import org.springframework.beans.factory.config.ConfigurableListableBeanFactory;
@@ -31,7 +32,7 @@ class DemoAhead implements BeanFactoryPostProcessor, EnvironmentAware {
     public void postProcessBeanFactory(ConfigurableListableBeanFactory factory) {
         Path data = Path.of(environment.getProperty("lynchet.data", ""));
         if (environment.getProperty("lynchet.demo", Boolean.class, false)
-                && Files.notExists(data.resolve("club.mv.db"))) {
+                && Files.notExists(data.resolve(H2File.NAME))) {
             ahead = CompletableFuture.supplyAsync(this::make);
         }
     }

@@ -9,7 +9,7 @@ public interface Disk {
     void sync();
 
     /**
-     * Has the file written anew when the server stops, so that nothing of what was removed is left in it: not even where the
+     * Has the file written again when the server stops, so that nothing of what was removed is left in it: not even where the
      * database has given room back and not yet used it again. It is remembered until that is done.
      */
     void writeAnewAtTheEnd();

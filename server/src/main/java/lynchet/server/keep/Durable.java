@@ -18,7 +18,7 @@ import org.springframework.stereotype.Component;
 /**
  * Answers only after what was committed is synced to disk.
  *
- * <p>Commits that wait at the same time share one {@link Disk#sync sync}: whoever holds the lock syncs for everyone who
+ * <p>Commits that wait at the same time share one {@link Disk#sync sync}: the person who holds the lock syncs for everyone who
  * committed before it began.
  */
 @Component

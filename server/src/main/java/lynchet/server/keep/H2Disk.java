@@ -28,7 +28,7 @@ import org.springframework.stereotype.Component;
 /**
  * H2's own words. It does not sync each commit, and it copies a live file only by its own command.
  *
- * <p>It writes anew what changes and leaves what it wrote alone for {@code RETENTION_TIME}, so that a power cut finds
+ * <p>It writes again what changes and leaves what it wrote alone for {@code RETENTION_TIME}, so that a power cut finds
  * what was synced last. The time it takes of itself, 45 s, waits for a system that never syncs. Here each answer that
  * says "kept" has been synced, and whatever is written without one, such as an import, is synced every second; old
  * places stay for four of those. A busy evening fills the file with what is kept so: at 600 records a second 15 s of it

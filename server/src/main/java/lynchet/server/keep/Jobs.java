@@ -136,7 +136,7 @@ public class Jobs {
         return background.thread("jobs-" + kind.name().toLowerCase(Locale.ROOT));
     }
 
-    /** A job of whoever asks; somebody else's is as if it were not there. */
+    /** A job of the person who asks; somebody else's is as if it were not there. */
     public Optional<JobView> find(String id) {
         return own(id).map(job -> job.view);
     }

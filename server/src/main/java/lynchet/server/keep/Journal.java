@@ -105,7 +105,7 @@ public class Journal {
         return edit;
     }
 
-    /** Tells whoever asked for the change the id of their edit, by which it can be taken back. */
+    /** Tells the person who asked for the change the id of their edit, by which it can be taken back. */
     private static void answer(String edit) {
         if (RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request
                 && request.getResponse() != null) {

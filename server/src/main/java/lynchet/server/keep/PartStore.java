@@ -13,7 +13,7 @@ import lynchet.core.club.Target;
 public abstract class PartStore<T> {
 
     /** Rows written or read at a time; nothing is held beyond that. */
-    public static final int HANDFUL = 500;
+    public static final int BATCH_SIZE = 500;
 
     private final Part<T> part;
 
@@ -78,8 +78,8 @@ public abstract class PartStore<T> {
 
     /** Cuts a list into handfuls. */
     protected static <E> void handfuls(List<E> all, Consumer<List<E>> each) {
-        for (int from = 0; from < all.size(); from += HANDFUL) {
-            each.accept(all.subList(from, Math.min(all.size(), from + HANDFUL)));
+        for (int from = 0; from < all.size(); from += BATCH_SIZE) {
+            each.accept(all.subList(from, Math.min(all.size(), from + BATCH_SIZE)));
         }
     }
 

@@ -17,9 +17,9 @@ public interface PersonOf {
     }
 
     /**
-     * Lets a judgement of somebody pass if whoever is signed in is somebody else.
+     * Lets a judgement of somebody pass if the person who is signed in is somebody else.
      *
-     * @param student id of whoever is judged
+     * @param student id of the person who is judged
      * @throws Refusal 422 if it is their own
      */
     default void judges(String student) {

@@ -9,7 +9,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 /**
  * Something read from the database and kept until a commit changes it, or until memory is short.
  *
- * <p>Whoever was reading while a commit came in gets what they read, but it is not remembered.
+ * <p>Anybody who was reading while a commit came in gets what they read, but it is not remembered.
  */
 public final class Remembered<T> {
 
@@ -20,7 +20,7 @@ public final class Remembered<T> {
     private volatile long of;
     private volatile SoftReference<T> value = new SoftReference<>(null);
 
-    /** The remembered value, or what {@code read} says now. Inside a transaction that changed it, it is read anew. */
+    /** The remembered value, or what {@code read} says now. Inside a transaction that changed it, it is read again. */
     public T get(Supplier<T> read) {
         if (isChangedHere()) {
             return read.get();

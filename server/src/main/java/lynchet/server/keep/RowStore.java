@@ -60,11 +60,11 @@ public class RowStore<T, R extends Row<T>> extends PartStore<T> {
         do {
             some = entities.createQuery(from() + "where r.id > :after order by r.id", rows)
                     .setParameter("after", after)
-                    .setMaxResults(HANDFUL)
+                    .setMaxResults(BATCH_SIZE)
                     .getResultList();
             core(some).forEach(to);
             after = some.isEmpty() ? after : some.get(some.size() - 1).getId();
-        } while (some.size() == HANDFUL);
+        } while (some.size() == BATCH_SIZE);
     }
 
     @Override

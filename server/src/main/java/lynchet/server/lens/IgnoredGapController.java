@@ -7,7 +7,7 @@ import java.util.Optional;
 import lynchet.core.club.Parts;
 import lynchet.core.walk.IgnoredGap;
 import lynchet.server.club.Edits;
-import lynchet.server.club.Slice;
+import lynchet.server.club.RecordSelection;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.PartStore;
@@ -72,8 +72,8 @@ class IgnoredGapController {
         return ignored.find(gap.id()).orElseThrow();
     }
 
-    private static Slice only(List<String> ids) {
-        return new Slice() {
+    private static RecordSelection only(List<String> ids) {
+        return new RecordSelection() {
             @Override
             public <T> List<T> of(PartStore<T> store) {
                 return store.part().equals(Parts.IGNORED_GAPS)

@@ -7,7 +7,7 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.walk.Legal;
 import lynchet.core.walk.Suggestions;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Who;
@@ -23,10 +23,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/map")
 class LegalController {
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final RoundStore rounds;
 
-    LegalController(Taught taught, RoundStore rounds) {
+    LegalController(TeachingSnapshots taught, RoundStore rounds) {
         this.taught = taught;
         this.rounds = rounds;
     }

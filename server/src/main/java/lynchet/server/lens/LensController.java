@@ -24,7 +24,7 @@ import lynchet.core.walk.Reach;
 import lynchet.core.walk.Routes;
 import lynchet.core.walk.SmallestMend;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Who;
@@ -48,12 +48,12 @@ class LensController {
 
     private static final int MOST_ROUTES = 20;
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final People people;
     private final RoundStore rounds;
     private final IgnoredGapStore ignored;
 
-    LensController(Taught taught, People people, RoundStore rounds, IgnoredGapStore ignored) {
+    LensController(TeachingSnapshots taught, People people, RoundStore rounds, IgnoredGapStore ignored) {
         this.taught = taught;
         this.people = people;
         this.rounds = rounds;

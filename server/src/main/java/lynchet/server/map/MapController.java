@@ -17,7 +17,7 @@ import lynchet.core.walk.Chance;
 import lynchet.core.walk.DecisionTable;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -44,11 +44,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/map")
 class MapController {
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final RoundStore rounds;
     private final OneThing edits;
 
-    MapController(Taught taught, RoundStore rounds, OneThing edits) {
+    MapController(TeachingSnapshots taught, RoundStore rounds, OneThing edits) {
         this.taught = taught;
         this.rounds = rounds;
         this.edits = edits;

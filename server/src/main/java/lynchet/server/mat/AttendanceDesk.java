@@ -13,9 +13,9 @@ import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.StudentEvent;
 import lynchet.core.people.StudentRecord;
-import lynchet.server.club.Known;
 import lynchet.server.club.RecordDesk;
-import lynchet.server.club.Taught;
+import lynchet.server.club.ReferenceCheck;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
 import org.springframework.stereotype.Service;
@@ -30,8 +30,8 @@ public class AttendanceDesk {
     private final ClassDesk classes;
     private final TakenOut gone;
     private final StudentStates states;
-    private final Taught taught;
-    private final Known known;
+    private final TeachingSnapshots taught;
+    private final ReferenceCheck known;
     private final Clock clock;
 
     AttendanceDesk(
@@ -41,8 +41,8 @@ public class AttendanceDesk {
             ClassDesk classes,
             TakenOut gone,
             StudentStates states,
-            Taught taught,
-            Known known,
+            TeachingSnapshots taught,
+            ReferenceCheck known,
             Clock clock) {
         this.desk = desk;
         this.attendance = attendance;
@@ -109,7 +109,7 @@ public class AttendanceDesk {
                 .map(PracticeEntry::subject)
                 .distinct()
                 .toList();
-        states.again(List.of(there.student()), drilled);
+        states.foldAgain(List.of(there.student()), drilled);
     }
 
     /** Who is in a class, in the order they came. */

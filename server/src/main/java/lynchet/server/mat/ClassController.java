@@ -18,12 +18,12 @@ import lynchet.core.safety.Caution;
 import lynchet.core.safety.Cautions;
 import lynchet.core.term.Closure;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
+import lynchet.server.keep.AccountRights;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
-import lynchet.server.keep.Sight;
 import lynchet.server.keep.Who;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
@@ -53,7 +53,7 @@ class ClassController {
     private final TakenOut gone;
     private final StartStore starts;
     private final FallCap falls;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Durable durable;
     private final Clock clock;
 
@@ -66,7 +66,7 @@ class ClassController {
             TakenOut gone,
             StartStore starts,
             FallCap falls,
-            Taught taught,
+            TeachingSnapshots taught,
             Durable durable,
             Clock clock) {
         this.classes = classes;
@@ -145,7 +145,7 @@ class ClassController {
     }
 
     private static TrainingClass seenBy(Authentication who, TrainingClass training) {
-        return Sight.isOpen(who) ? training.withoutPrivate() : training;
+        return AccountRights.isViewer(who) ? training.withoutPrivate() : training;
     }
 
     /** The ways of drilling that a coach may take into a class. */

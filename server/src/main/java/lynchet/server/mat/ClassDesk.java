@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.TrainingClass;
-import lynchet.server.club.Known;
-import lynchet.server.club.Taught;
+import lynchet.server.club.ReferenceCheck;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.Refusal;
@@ -18,11 +18,12 @@ public class ClassDesk {
 
     private final ClassStore classes;
     private final StudentStates states;
-    private final Taught taught;
-    private final Known known;
+    private final TeachingSnapshots taught;
+    private final ReferenceCheck known;
     private final Journal journal;
 
-    ClassDesk(ClassStore classes, StudentStates states, Taught taught, Known known, Journal journal) {
+    ClassDesk(
+            ClassStore classes, StudentStates states, TeachingSnapshots taught, ReferenceCheck known, Journal journal) {
         this.classes = classes;
         this.states = states;
         this.taught = taught;
@@ -51,7 +52,7 @@ public class ClassDesk {
         if (!before.date().equals(changed.date())
                 || !before.track().equals(changed.track())
                 || before.cancelled() != changed.cancelled()) {
-            states.again(states.inClass(changed.id()), null);
+            states.foldAgain(states.inClass(changed.id()), null);
         }
         return changed;
     }

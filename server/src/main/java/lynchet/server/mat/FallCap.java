@@ -8,8 +8,8 @@ import lynchet.core.mat.ClassSum;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.numbers.ClubNumbers;
 import lynchet.server.club.Snapshot;
+import lynchet.server.keep.AccountRights;
 import lynchet.server.keep.Refusal;
-import lynchet.server.keep.Sight;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.core.Authentication;
@@ -38,7 +38,7 @@ class FallCap {
         String reason = changed.fallsReason();
         boolean isSaid = reason != null && !reason.isBlank();
         boolean isNewlySaid = isSaid && (before == null || !reason.equals(before.fallsReason()));
-        if (isNewlySaid && !Sight.isHead(who)) {
+        if (isNewlySaid && !AccountRights.isHead(who)) {
             throw Refusal.bad("FALLS_MANY", "/fallsReason", "A head coach decides that there may be more falls.");
         }
         if (falls > most && isMore && !isSaid) {

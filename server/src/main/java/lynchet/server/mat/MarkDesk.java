@@ -8,7 +8,7 @@ import lynchet.core.mat.Credit;
 import lynchet.core.mat.Mark;
 import lynchet.core.people.StudentEvent;
 import lynchet.server.club.RecordDesk;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.PersonOf;
 import lynchet.server.keep.Refusal;
 import org.springframework.stereotype.Service;
@@ -22,7 +22,7 @@ class MarkDesk {
     private final CreditStore credits;
     private final ClassDesk classes;
     private final StudentStates states;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final PersonOf persons;
 
     MarkDesk(
@@ -31,7 +31,7 @@ class MarkDesk {
             CreditStore credits,
             ClassDesk classes,
             StudentStates states,
-            Taught taught,
+            TeachingSnapshots taught,
             PersonOf persons) {
         this.desk = desk;
         this.marks = marks;
@@ -60,7 +60,7 @@ class MarkDesk {
     private void marked(Mark mark) {
         if (mark.withdraws() != null) {
             String subject = marks.find(mark.withdraws()).orElseThrow().subject();
-            states.again(List.of(mark.student()), List.of(subject));
+            states.foldAgain(List.of(mark.student()), List.of(subject));
             return;
         }
         StudentEvent event = new StudentEvent.Marked(
@@ -104,6 +104,6 @@ class MarkDesk {
     }
 
     private void foldAgain(Credit credit) {
-        states.again(List.of(credit.student()), List.of(credit.subject()));
+        states.foldAgain(List.of(credit.student()), List.of(credit.subject()));
     }
 }

@@ -32,7 +32,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 /**
  * How much of the syllabus of the rank that somebody holds is open, kept beside the states so that everybody can be
  * counted at once. A row is old when the state has changed or the rank asks for something else; then it is worked out
- * again by whoever asks first.
+ * again by the person who asks first.
  */
 @Service
 public class OpenSyllabus {
@@ -60,13 +60,13 @@ public class OpenSyllabus {
      *
      * @param open see {@link Progress#open}
      */
-    public record Held(String student, String ladder, LadderCount count, int open) {}
+    public record Standing(String student, String ladder, LadderCount count, int open) {}
 
     /** @param asked which of {@link Ranks} it is */
     private record Old(String student, String ladder, LadderCount count, String asked, long version) {}
 
     /** All who train here, on every ladder on which they hold a rank that there is. */
-    public List<Held> ofAll(Snapshot now) {
+    public List<Standing> ofAll(Snapshot now) {
         oneAtATime.lock(); // before a connection is in hand: of eight of them none waits for another
         try {
             return transaction.execute(status -> read(now));
@@ -75,9 +75,9 @@ public class OpenSyllabus {
         }
     }
 
-    private List<Held> read(Snapshot now) {
+    private List<Standing> read(Snapshot now) {
         Ranks ranks = new Ranks(now.ladders(), now.map());
-        List<Held> held = new ArrayList<>();
+        List<Standing> held = new ArrayList<>();
         List<Old> old = new ArrayList<>();
         jdbc.query(
                 "select l." + StateTables.LADDER_COLUMNS.replace(", ", ", l.")
@@ -96,7 +96,7 @@ public class OpenSyllabus {
                     }
                     String stamp = ranks.stamp(asked);
                     if (stamp.equals(row.getString(11)) && row.getLong(9) == row.getLong(10)) {
-                        held.add(new Held(row.getString(1), row.getString(2), count, row.getInt(12)));
+                        held.add(new Standing(row.getString(1), row.getString(2), count, row.getInt(12)));
                     } else {
                         old.add(new Old(row.getString(1), row.getString(2), count, asked, row.getLong(9)));
                     }
@@ -106,8 +106,8 @@ public class OpenSyllabus {
     }
 
     /** Those of one rank together, since they are asked the same. */
-    private List<Held> again(List<Old> old, Ranks ranks) {
-        List<Held> held = new ArrayList<>();
+    private List<Standing> again(List<Old> old, Ranks ranks) {
+        List<Standing> held = new ArrayList<>();
         old.sort(Comparator.comparing(Old::asked));
         for (int from = 0; from < old.size(); from += PAGE) {
             List<Old> some = old.subList(from, Math.min(old.size(), from + PAGE));
@@ -116,7 +116,7 @@ public class OpenSyllabus {
             List<Object[]> rows = new ArrayList<>();
             for (Old one : some) {
                 int open = ranks.open(one.asked(), states.get(one.student()));
-                held.add(new Held(one.student(), one.ladder(), one.count(), open));
+                held.add(new Standing(one.student(), one.ladder(), one.count(), open));
                 rows.add(new Object[] {one.ladder(), open, ranks.stamp(one.asked()), one.student(), one.version()});
             }
             jdbc.batchUpdate(
@@ -157,11 +157,11 @@ public class OpenSyllabus {
     /** What the ranks of all ladders ask for, and asked in earlier syllabuses. */
     static final class Ranks {
 
-        private record Asked(Rank rank, Set<String> subjects, String stamp) {}
+        private record RankSyllabus(Rank rank, Set<String> subjects, String stamp) {}
 
         private final GrapplingMap map;
         private final Map<String, Ladder> ladders = new HashMap<>();
-        private final Map<String, Asked> asked = new HashMap<>();
+        private final Map<String, RankSyllabus> asked = new HashMap<>();
 
         Ranks(Collection<Ladder> all, GrapplingMap map) {
             this.map = map;
@@ -186,7 +186,7 @@ public class OpenSyllabus {
             return key;
         }
 
-        private Asked asked(Rank rank) {
+        private RankSyllabus asked(Rank rank) {
             Set<String> subjects = new HashSet<>();
             List<Object> facts = new ArrayList<>(List.of(rank));
             rank.items().forEach(item -> {
@@ -197,7 +197,7 @@ public class OpenSyllabus {
                     map.technique(subject).ifPresent(card -> facts.add(List.of(card.sided(), card.family())));
                 });
             });
-            return new Asked(rank, subjects, digest(Json.write(facts)));
+            return new RankSyllabus(rank, subjects, digest(Json.write(facts)));
         }
 
         private static String digest(String text) {

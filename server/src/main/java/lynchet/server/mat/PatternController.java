@@ -5,7 +5,7 @@ import java.util.List;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.ClassPattern;
 import lynchet.server.club.OneThing;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Who;
@@ -19,15 +19,15 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Classes that were worth keeping as a pattern for others. One is not changed: it is kept anew and the old one let go. */
+/** Classes that were worth keeping as a pattern for others. One is not changed: it is kept again and the old one let go. */
 @RestController
 @RequestMapping("/api/patterns")
 class PatternController {
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final OneThing edits;
 
-    PatternController(Taught taught, OneThing edits) {
+    PatternController(TeachingSnapshots taught, OneThing edits) {
         this.taught = taught;
         this.edits = edits;
     }

@@ -11,8 +11,8 @@ import lynchet.core.mat.PracticeEntry;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.StudentEvent;
 import lynchet.core.people.StudentRecord;
-import lynchet.server.club.Known;
 import lynchet.server.club.RecordDesk;
+import lynchet.server.club.ReferenceCheck;
 import lynchet.server.keep.Journal;
 import org.springframework.stereotype.Service;
 
@@ -25,7 +25,7 @@ public class PracticeDesk {
     private final AttendanceStore attendance;
     private final ClassDesk classes;
     private final StudentStates states;
-    private final Known known;
+    private final ReferenceCheck known;
     private final Journal journal;
 
     PracticeDesk(
@@ -34,7 +34,7 @@ public class PracticeDesk {
             AttendanceStore attendance,
             ClassDesk classes,
             StudentStates states,
-            Known known,
+            ReferenceCheck known,
             Journal journal) {
         this.desk = desk;
         this.practice = practice;
@@ -85,7 +85,7 @@ public class PracticeDesk {
             PracticeEntry after = before.withdrawn(true);
             practice.change(List.of(after));
             journal.write("withdraw", Parts.PRACTICE.one(), id, before, after);
-            states.again(here(before), List.of(before.subject()));
+            states.foldAgain(here(before), List.of(before.subject()));
             return after;
         });
     }

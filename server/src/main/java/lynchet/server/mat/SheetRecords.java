@@ -33,10 +33,10 @@ public class SheetRecords {
     }
 
     private <T> void take(Part<T> part, List<T> added, Function<T, String> student, Progress progress) {
-        for (int from = 0; from < added.size(); from += PartStore.HANDFUL) {
+        for (int from = 0; from < added.size(); from += PartStore.BATCH_SIZE) {
             progress.at(part.name(), from, added.size());
-            stores.of(part).add(added.subList(from, Math.min(added.size(), from + PartStore.HANDFUL)));
+            stores.of(part).add(added.subList(from, Math.min(added.size(), from + PartStore.BATCH_SIZE)));
         }
-        states.again(added.stream().map(student).collect(Collectors.toSet()), null);
+        states.foldAgain(added.stream().map(student).collect(Collectors.toSet()), null);
     }
 }

@@ -6,7 +6,7 @@ import java.util.List;
 import lynchet.core.club.Parts;
 import lynchet.core.mat.Start;
 import lynchet.server.club.RecordDesk;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Who;
@@ -32,10 +32,10 @@ class StartController {
     private final RecordDesk desk;
     private final StartStore starts;
     private final ClassDesk classes;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Clock clock;
 
-    StartController(RecordDesk desk, StartStore starts, ClassDesk classes, Taught taught, Clock clock) {
+    StartController(RecordDesk desk, StartStore starts, ClassDesk classes, TeachingSnapshots taught, Clock clock) {
         this.desk = desk;
         this.starts = starts;
         this.classes = classes;

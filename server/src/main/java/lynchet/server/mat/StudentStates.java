@@ -24,7 +24,7 @@ import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
 import lynchet.server.club.AfterRecords;
 import lynchet.server.club.Stores;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Progress;
 import lynchet.server.keep.Reopened;
 import org.springframework.context.event.EventListener;
@@ -46,7 +46,7 @@ public class StudentStates implements AfterRecords {
     private final StateTables tables;
     private final OpenSyllabus syllabus;
     private final RecordReader reader;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Stores stores;
     private final JdbcTemplate jdbc;
     private final List<Consumer<Set<String>>> listeners = new CopyOnWriteArrayList<>();
@@ -55,7 +55,7 @@ public class StudentStates implements AfterRecords {
             StateTables tables,
             OpenSyllabus syllabus,
             RecordReader reader,
-            Taught taught,
+            TeachingSnapshots taught,
             Stores stores,
             JdbcTemplate jdbc) {
         this.tables = tables;
@@ -141,7 +141,7 @@ public class StudentStates implements AfterRecords {
             }
         });
         tables.save(was, is);
-        again(late, subjects);
+        foldAgain(late, subjects);
     }
 
     private static void subject(StudentEvent event, Set<String> subjects) {
@@ -162,16 +162,16 @@ public class StudentStates implements AfterRecords {
      *
      * @param subjects null: every subject
      */
-    public void again(Collection<String> students, Collection<String> subjects) {
+    public void foldAgain(Collection<String> students, Collection<String> subjects) {
         if (students.isEmpty()) {
             return;
         }
         changed(Set.copyOf(students));
         List<Ladder> ladders = taught.now().ladders();
-        again(students, subjects, ladders, taught.now().map());
+        foldAgain(students, subjects, ladders, taught.now().map());
     }
 
-    private void again(
+    private void foldAgain(
             Collection<String> students, Collection<String> subjects, List<Ladder> ladders, GrapplingMap map) {
         Map<String, LocalDate> seen = tables.lock(students);
         List<String> all = List.copyOf(students);
@@ -201,7 +201,7 @@ public class StudentStates implements AfterRecords {
 
     /** Counts classes again after a belt was given or taken, in the caller's transaction. */
     public void recount(Collection<String> students) {
-        again(students, List.of());
+        foldAgain(students, List.of());
     }
 
     /**
@@ -214,7 +214,7 @@ public class StudentStates implements AfterRecords {
             List<String> some = all.subList(from, Math.min(all.size(), from + PAGE));
             tables.lock(some);
             List<String> practised = tables.practised(some);
-            again(practised, subjects);
+            foldAgain(practised, subjects);
             tables.touch(some.stream().filter(one -> !practised.contains(one)).toList());
         }
         changed(Set.copyOf(students));
@@ -254,14 +254,14 @@ public class StudentStates implements AfterRecords {
         if (affected.everybody()) {
             List<String> students = jdbc.queryForList("select id from student order by id", String.class);
             changed(Set.of());
-            again(
+            foldAgain(
                     students,
                     affected.students().isEmpty() ? List.of() : affected.subjects(),
                     after.ladders(),
                     GrapplingMap.of(after.map()));
         } else if (!affected.students().isEmpty()) {
             changed(affected.students());
-            again(affected.students(), affected.subjects(), after.ladders(), GrapplingMap.of(after.map()));
+            foldAgain(affected.students(), affected.subjects(), after.ladders(), GrapplingMap.of(after.map()));
         }
     }
 
@@ -288,7 +288,7 @@ public class StudentStates implements AfterRecords {
     }
 
     /**
-     * Whether somebody can have been in a class of a day: they had joined, or they were a guest. Whoever came before joining
+     * Whether somebody can have been in a class of a day: they had joined, or they were a guest. Anybody who came before joining
      * was one.
      */
     boolean canHaveBeen(String student, LocalDate day) {
@@ -301,7 +301,7 @@ public class StudentStates implements AfterRecords {
                 == 0;
     }
 
-    /** Tells whoever remembers something of these students to forget it; nobody in particular: of all. */
+    /** Tells everything that remembers something of these students to forget it; nobody in particular: of all. */
     public void onChange(Consumer<Set<String>> listener) {
         listeners.add(listener);
     }

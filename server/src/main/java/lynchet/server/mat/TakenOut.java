@@ -34,7 +34,7 @@ public class TakenOut {
             Instant goneAt,
             @Nullable String goneBy) {}
 
-    /** Writes it down in the caller's transaction; an id that came back and went once more is written anew. */
+    /** Writes it down in the caller's transaction; an id that came back and went once more is written again. */
     void add(Attendance there, Instant goneAt, String goneBy) {
         jdbc.update("delete from attendance_gone where id = ?", there.id());
         jdbc.update(

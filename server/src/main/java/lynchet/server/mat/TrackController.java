@@ -10,7 +10,7 @@ import lynchet.core.club.Parts;
 import lynchet.core.mat.SlotClash;
 import lynchet.core.mat.Track;
 import lynchet.server.club.OneThing;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -31,10 +31,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/tracks")
 class TrackController {
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final OneThing edits;
 
-    TrackController(Taught taught, OneThing edits) {
+    TrackController(TeachingSnapshots taught, OneThing edits) {
         this.taught = taught;
         this.edits = edits;
     }

@@ -27,11 +27,11 @@ import lynchet.core.people.Student;
 import lynchet.core.people.StudentRecord;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
-import lynchet.server.club.Known;
 import lynchet.server.club.RecordDesk;
+import lynchet.server.club.ReferenceCheck;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Stores;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -74,8 +74,8 @@ class PairController {
     private final People people;
     private final Stores stores;
     private final StudentStates states;
-    private final Taught taught;
-    private final Known known;
+    private final TeachingSnapshots taught;
+    private final ReferenceCheck known;
     private final Clock clock;
 
     PairController(
@@ -86,8 +86,8 @@ class PairController {
             People people,
             Stores stores,
             StudentStates states,
-            Taught taught,
-            Known known,
+            TeachingSnapshots taught,
+            ReferenceCheck known,
             Clock clock) {
         this.desk = desk;
         this.classes = classes;
@@ -117,7 +117,7 @@ class PairController {
      * @param block what it is asked for; null: all that the evening asks
      * @param people those who are here and those of the track, in order of id
      * @param couples any two of them of whom something is to be said: who is not listed fits and costs nothing
-     * @param sitOut whoever takes no part in this
+     * @param sitOut those who take no part in this
      * @param words what each reason says
      * @param bars the reasons for which two are not paired
      * @param best the best pairs of those who are here
@@ -220,7 +220,7 @@ class PairController {
         return training.block(block).orElseThrow(() -> Refusal.missing("block", block));
     }
 
-    /** Whoever is here, and whoever of the track may come yet. */
+    /** Those who are here, and those of the track who may still come. */
     private List<Student> roomOf(TrainingClass training, List<String> here) {
         Map<String, Student> room = new TreeMap<>(stores.of(Parts.PEOPLE).find(here));
         people.trainingOn(training.track(), Math.max(0, MOST_PEOPLE - room.size()))
@@ -278,7 +278,7 @@ class PairController {
         return words;
     }
 
-    /** Keeps the pairs of a round, or changes them: whoever changed them last is right. */
+    /** Keeps the pairs of a round, or changes them: the person who changed them last is right. */
     @PutMapping("/pairings/{id}")
     Pairing keep(@PathVariable String id, @RequestBody Pairing sent) {
         Refusal.unlessSame(id, sent.id());

@@ -34,7 +34,7 @@ class PairingStore extends BodyRecords<Pairing, PairingRow> {
 
     /** Those of classes from a day to a day, the latest classes first. */
     @Transactional(readOnly = true)
-    List<Before.Made> between(LocalDate from, LocalDate to, int most) {
+    List<Before.DatedPairing> between(LocalDate from, LocalDate to, int most) {
         return entities()
                 .createQuery(
                         "select r, c.date from PairingRow r, ClassRow c where c.id = r.classId"
@@ -45,7 +45,7 @@ class PairingStore extends BodyRecords<Pairing, PairingRow> {
                 .setMaxResults(most)
                 .getResultList()
                 .stream()
-                .map(row -> new Before.Made(((PairingRow) row[0]).toCore(), (LocalDate) row[1]))
+                .map(row -> new Before.DatedPairing(((PairingRow) row[0]).toCore(), (LocalDate) row[1]))
                 .toList();
     }
 }

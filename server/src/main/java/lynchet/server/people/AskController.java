@@ -4,9 +4,9 @@ import java.util.List;
 import lynchet.core.club.Parts;
 import lynchet.core.people.Ask;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
-import lynchet.server.club.Known;
+import lynchet.core.rule.Require;
 import lynchet.server.club.RecordDesk;
+import lynchet.server.club.ReferenceCheck;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
@@ -38,10 +38,11 @@ class AskController {
     private final AskStore asks;
     private final People people;
     private final PersonOf persons;
-    private final Known known;
+    private final ReferenceCheck known;
     private final Journal journal;
 
-    AskController(RecordDesk desk, AskStore asks, People people, PersonOf persons, Known known, Journal journal) {
+    AskController(
+            RecordDesk desk, AskStore asks, People people, PersonOf persons, ReferenceCheck known, Journal journal) {
         this.desk = desk;
         this.asks = asks;
         this.people = people;
@@ -76,7 +77,7 @@ class AskController {
             @Most(200) String words,
             @Nullable String subject) {
         NewAsk {
-            Say.id("an ask", id);
+            Require.id("an ask", id);
         }
     }
 

@@ -27,7 +27,7 @@ final class BesidesReader {
     private record Seminar(LocalDate on, int classes) {}
 
     /** All of one student, from which what counts on a ladder is taken. */
-    static final class Known {
+    static final class OfStudent {
 
         private final Set<String> nominations = new HashSet<>();
         private final List<Seminar> seminars = new ArrayList<>();
@@ -50,9 +50,9 @@ final class BesidesReader {
         }
     }
 
-    Map<String, Known> of(Collection<String> students) {
-        Map<String, Known> known = new HashMap<>();
-        students.forEach(student -> known.put(student, new Known()));
+    Map<String, OfStudent> of(Collection<String> students) {
+        Map<String, OfStudent> known = new HashMap<>();
+        students.forEach(student -> known.put(student, new OfStudent()));
         if (students.isEmpty()) {
             return known;
         }
@@ -78,7 +78,7 @@ final class BesidesReader {
         return known;
     }
 
-    private static void merit(Known of, String kind, LocalDate on, int classes) {
+    private static void merit(OfStudent of, String kind, LocalDate on, int classes) {
         switch (kind) {
             case "SEMINAR" -> of.seminars.add(new Seminar(on, classes));
             case "CHART" -> of.chart = later(of.chart, on);

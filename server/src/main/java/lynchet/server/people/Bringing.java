@@ -22,7 +22,7 @@ import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Stores;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.PersonOf;
 import lynchet.server.keep.Refusal;
@@ -40,7 +40,7 @@ class Bringing {
     private final BroughtStore brought;
     private final Stores stores;
     private final StudentStates states;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Journal journal;
     private final PersonOf persons;
     private final People people;
@@ -50,7 +50,7 @@ class Bringing {
             BroughtStore brought,
             Stores stores,
             StudentStates states,
-            Taught taught,
+            TeachingSnapshots taught,
             Journal journal,
             PersonOf persons,
             People people,

@@ -16,11 +16,11 @@ import lynchet.core.rank.Ladder;
 import lynchet.core.rule.Most;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Stores;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
+import lynchet.server.keep.AccountRights;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
-import lynchet.server.keep.Sight;
 import lynchet.server.keep.Who;
 import lynchet.server.mat.StudentStates;
 import org.jspecify.annotations.Nullable;
@@ -52,7 +52,7 @@ class BroughtController {
     private final BroughtStore brought;
     private final People people;
     private final StudentStates states;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Durable durable;
     private final Stores stores;
     private final JdbcTemplate jdbc;
@@ -62,7 +62,7 @@ class BroughtController {
             BroughtStore brought,
             People people,
             StudentStates states,
-            Taught taught,
+            TeachingSnapshots taught,
             Durable durable,
             Stores stores,
             JdbcTemplate jdbc) {
@@ -139,7 +139,7 @@ class BroughtController {
             throw Refusal.bad(
                     "ANSWER_MISSING", "/answer", "Say what they had: all of it, nothing, or that you ask for it.");
         }
-        if (asked.answer() != Brought.Answer.ASKED && !Sight.isHead(who)) {
+        if (asked.answer() != Brought.Answer.ASKED && !AccountRights.isHead(who)) {
             throw Refusal.of(
                     HttpStatus.FORBIDDEN, "NOT_ALLOWED", "/answer", "The head coach says it; you can ask for it.");
         }

@@ -48,10 +48,10 @@ class FaultsController {
      * @param before how many people showed it in as many days before
      * @param room how often it was ticked for the room, without a name
      */
-    record Seen(String technique, String fault, List<Shows> who, int before, int room) {}
+    record FaultSeen(String technique, String fault, List<Shows> who, int before, int room) {}
 
     /** The faults of some days, those that most people show first; {@code marked}: how many people were marked at all. */
-    record FaultsSeen(LocalDate from, LocalDate to, int marked, List<Seen> seen) {}
+    record FaultsSeen(LocalDate from, LocalDate to, int marked, List<FaultSeen> seen) {}
 
     private record Key(String technique, String fault) {}
 
@@ -71,26 +71,26 @@ class FaultsController {
         if (to.isBefore(from) || to.isAfter(from.plusDays(MOST_DAYS))) {
             throw Refusal.bad("DAYS_MANY", "to", "Ask for 1 to " + MOST_DAYS + " days.");
         }
-        Asked asked = new Asked(track, ladder, rank);
+        Filter asked = new Filter(track, ladder, rank);
         long days = ChronoUnit.DAYS.between(from, to) + 1;
         Map<Key, List<Shows>> now = read(asked, from, to);
         Map<Key, List<Shows>> before = read(asked, from.minusDays(days), from.minusDays(1));
-        List<Seen> seen = new ArrayList<>();
+        List<FaultSeen> seen = new ArrayList<>();
         Map<Key, Integer> room = room(asked, from, to);
         room.keySet().forEach(key -> now.computeIfAbsent(key, k -> new ArrayList<>()));
         now.forEach((key, who) -> {
             who.sort(Comparator.comparingInt((Shows one) -> -one.marks()).thenComparing(Shows::name));
             int showed = before.getOrDefault(key, List.of()).size();
-            seen.add(new Seen(key.technique(), key.fault(), who, showed, room.getOrDefault(key, 0)));
+            seen.add(new FaultSeen(key.technique(), key.fault(), who, showed, room.getOrDefault(key, 0)));
         });
-        seen.sort(Comparator.comparingInt((Seen one) -> -one.who().size())
-                .thenComparing((Seen one) -> -one.room())
-                .thenComparing(Seen::technique)
-                .thenComparing(Seen::fault));
+        seen.sort(Comparator.comparingInt((FaultSeen one) -> -one.who().size())
+                .thenComparing((FaultSeen one) -> -one.room())
+                .thenComparing(FaultSeen::technique)
+                .thenComparing(FaultSeen::fault));
         return new FaultsSeen(from, to, marked(asked, from, to), seen);
     }
 
-    private record Asked(
+    private record Filter(
             @Nullable String track,
             @Nullable String ladder,
             @Nullable String rank) {}
@@ -101,7 +101,7 @@ class FaultsController {
     private static final String WHERE = " where m.at >= ? and m.at < ? and m.withdraws is null and s.left_on is null"
             + " and not exists (select 1 from mark w where w.student = m.student and w.withdraws = m.id)";
 
-    private Map<Key, List<Shows>> read(Asked asked, LocalDate from, LocalDate to) {
+    private Map<Key, List<Shows>> read(Filter asked, LocalDate from, LocalDate to) {
         List<Object> values = new ArrayList<>(List.of(start(from), start(to.plusDays(1))));
         String where = WHERE + also(asked, values);
         Map<String, String> named =
@@ -120,7 +120,7 @@ class FaultsController {
     }
 
     /** Ticks for the room; they name nobody, so a rank cannot ask for them. */
-    private Map<Key, Integer> room(Asked asked, LocalDate from, LocalDate to) {
+    private Map<Key, Integer> room(Filter asked, LocalDate from, LocalDate to) {
         Map<Key, Integer> room = new HashMap<>();
         if (asked.rank() != null) {
             return room;
@@ -140,13 +140,13 @@ class FaultsController {
         return room;
     }
 
-    private int marked(Asked asked, LocalDate from, LocalDate to) {
+    private int marked(Filter asked, LocalDate from, LocalDate to) {
         List<Object> values = new ArrayList<>(List.of(start(from), start(to.plusDays(1))));
         String where = WHERE + also(asked, values);
         return jdbc.queryForObject("select count(distinct m.student)" + FROM + where, Integer.class, values.toArray());
     }
 
-    private static String also(Asked asked, List<Object> values) {
+    private static String also(Filter asked, List<Object> values) {
         String also = "";
         if (asked.track() != null) {
             also += " and c.track = ?";

@@ -7,15 +7,15 @@ import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import lynchet.core.people.Hold;
 import lynchet.core.people.Restriction;
-import lynchet.core.people.Stood;
+import lynchet.core.people.StandingThen;
 import lynchet.core.people.Student;
 import lynchet.core.people.WayBack;
 import lynchet.core.rule.Most;
+import lynchet.server.keep.AccountRights;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
-import lynchet.server.keep.Sight;
 import lynchet.server.keep.Who;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -74,7 +74,7 @@ class LimitController {
             throw Refusal.bad("MISSING", "/kind", "Say which limit ends.");
         }
         boolean isHeadKnock = lifted.kind() == Restriction.Kind.HEAD_KNOCK;
-        if (isHeadKnock && !Sight.isHead(who)) {
+        if (isHeadKnock && !AccountRights.isHead(who)) {
             throw Refusal.of(HttpStatus.FORBIDDEN, "NOT_ALLOWED", "/kind", "Only the head coach lifts a head knock.");
         }
         if (isHeadKnock && (lifted.clearedBy() == null || lifted.clearedBy().isBlank())) {
@@ -165,7 +165,7 @@ class LimitController {
             throw Refusal.bad("REVIEW_DAY", "/reviewOn", "The day to look at it again is a day to come.");
         }
         people.one(id);
-        List<Stood> stood = promoting.stands(id);
+        List<StandingThen> stood = promoting.stands(id);
         return change(id, student -> {
             if (student.staysHeld()) {
                 throw Refusal.bad("HELD_ALREADY", "/reason", student.name() + " is held back already.");

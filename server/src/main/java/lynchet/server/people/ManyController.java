@@ -11,7 +11,7 @@ import java.util.function.UnaryOperator;
 import lynchet.core.club.Target;
 import lynchet.core.people.Student;
 import lynchet.core.rule.Most;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -30,10 +30,10 @@ class ManyController {
     private static final int MOST = 500;
 
     private final People people;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Durable durable;
 
-    ManyController(People people, Taught taught, Durable durable) {
+    ManyController(People people, TeachingSnapshots taught, Durable durable) {
         this.people = people;
         this.taught = taught;
         this.durable = durable;

@@ -24,10 +24,10 @@ public class Names {
 
     private final StudentStore students;
     private final JdbcTemplate jdbc;
-    private final Remembered<List<Kept>> slim = new Remembered<>();
+    private final Remembered<List<NameRow>> slim = new Remembered<>();
 
     /** One of them as they are kept; only those with a limit are read whole. */
-    private record Kept(
+    private record NameRow(
             String id,
             String name,
             String calledBy,
@@ -78,7 +78,7 @@ public class Names {
                 .toList();
     }
 
-    private List<Kept> read(LocalDate today) {
+    private List<NameRow> read(LocalDate today) {
         Map<String, List<String>> tracks = new HashMap<>();
         jdbc.query(
                 "select thing, pointed from points_at where part = ? and target = ? order by thing, pointed",
@@ -92,12 +92,12 @@ public class Names {
                 "select id from student where left_on is null and limited_until >= ?",
                 String.class,
                 Date.valueOf(today)));
-        List<Kept> all = jdbc.query(
+        List<NameRow> all = jdbc.query(
                 "select id, name, called_by, card, falls_known from student where left_on is null", (row, n) -> {
                     boolean falls = row.getBoolean(5);
                     Student.Guest guest = row.wasNull() ? null : new Student.Guest(falls);
                     String id = row.getString(1);
-                    return new Kept(
+                    return new NameRow(
                             id,
                             row.getString(2),
                             row.getString(3),
@@ -106,7 +106,7 @@ public class Names {
                             guest,
                             limited.get(id));
                 });
-        all.sort(Comparator.comparing(Kept::name).thenComparing(Kept::id));
+        all.sort(Comparator.comparing(NameRow::name).thenComparing(NameRow::id));
         return List.copyOf(all);
     }
 }

@@ -21,8 +21,8 @@ import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.format.csv.Member;
 import lynchet.format.csv.Roll;
-import lynchet.server.club.Known;
-import lynchet.server.club.Taught;
+import lynchet.server.club.ReferenceCheck;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.PersonOf;
@@ -39,8 +39,8 @@ public class People {
     private final StudentStore students;
     private final PromotionStore promotions;
     private final StudentStates states;
-    private final Taught taught;
-    private final Known known;
+    private final TeachingSnapshots taught;
+    private final ReferenceCheck known;
     private final Journal journal;
     private final PersonOf persons;
     private final Clock clock;
@@ -50,8 +50,8 @@ public class People {
             StudentStore students,
             PromotionStore promotions,
             StudentStates states,
-            Taught taught,
-            Known known,
+            TeachingSnapshots taught,
+            ReferenceCheck known,
             Journal journal,
             PersonOf persons,
             Clock clock) {
@@ -74,7 +74,7 @@ public class People {
         return students.familyOf(id).stream().map(this::one).toList();
     }
 
-    /** An id that says nothing about whoever gets it. */
+    /** An id that says nothing about the person who gets it. */
     public String newId() {
         byte[] bytes = new byte[8];
         random.nextBytes(bytes);
@@ -110,7 +110,7 @@ public class People {
         return isTheirOwn(student.id()) ? student.withNotes("") : student;
     }
 
-    /** @throws Refusal 403 if whoever is signed in is that student: nobody judges themselves */
+    /** @throws Refusal 403 if the person who is signed in is that student: nobody judges themselves */
     public void notThemselves(String student) {
         persons.judges(student);
     }
@@ -177,7 +177,7 @@ public class People {
     /**
      * Changes several people as one: all of them or none. Nobody writes about themselves where others judge.
      *
-     * @throws Refusal 404 naming whoever is not there
+     * @throws Refusal 404 naming the person who is not there
      */
     @Transactional
     public List<Student> changeMany(List<String> ids, UnaryOperator<Student> change) {

@@ -15,12 +15,12 @@ import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
+import lynchet.server.keep.AccountRights;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
-import lynchet.server.keep.Sight;
 import lynchet.server.keep.Who;
 import lynchet.server.mat.MarkStore;
 import org.jspecify.annotations.Nullable;
@@ -48,7 +48,7 @@ class PeopleController {
     private final Names names;
     private final MarkStore marks;
     private final SyllabusMoves moves;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Durable durable;
 
     PeopleController(
@@ -58,7 +58,7 @@ class PeopleController {
             Names names,
             MarkStore marks,
             SyllabusMoves moves,
-            Taught taught,
+            TeachingSnapshots taught,
             Durable durable) {
         this.people = people;
         this.roster = roster;
@@ -134,10 +134,10 @@ class PeopleController {
                     case "rank" -> RosterQuery.Order.RANK;
                     default -> throw Refusal.bad("SORT", "sort", "Sort by name, seen or rank.");
                 };
-        if (mind != null && mind.isForCoaches && Sight.isOpen(signedIn)) {
+        if (mind != null && mind.isForCoaches && AccountRights.isViewer(signedIn)) {
             throw Refusal.of(HttpStatus.FORBIDDEN, "NOT_ALLOWED", "mind", "That is for coaches.");
         }
-        RosterQuery.Wanted wanted = new RosterQuery.Wanted(
+        RosterQuery.Filter wanted = new RosterQuery.Filter(
                 find,
                 ladder,
                 rank,
@@ -147,7 +147,7 @@ class PeopleController {
                 mind == RosterQuery.Mind.READY ? roster.ready(people.today(), eyes(signedIn)) : null,
                 order,
                 down);
-        RosterQuery.Found found = query.find(wanted, people.today(), page, size);
+        RosterQuery.FoundIds found = query.find(wanted, people.today(), page, size);
         List<RosterRow> rows = roster.of(found.ids(), people.today(), eyes(signedIn)).stream()
                 .map(one -> new RosterRow(
                         people.seenByThemselves(one.student()),
@@ -163,7 +163,7 @@ class PeopleController {
     @OpenTo(Who.ACCOUNTS)
     @GetMapping("/minds")
     Map<RosterQuery.Mind, Integer> minds(Authentication who) {
-        Map<RosterQuery.Mind, Integer> counts = query.counts(people.today(), Sight.isOpen(who));
+        Map<RosterQuery.Mind, Integer> counts = query.counts(people.today(), AccountRights.isViewer(who));
         counts.put(
                 RosterQuery.Mind.READY, roster.ready(people.today(), eyes(who)).size());
         return counts;
@@ -173,7 +173,7 @@ class PeopleController {
     @OpenTo(Who.ACCOUNTS)
     @GetMapping("/names")
     List<Names.Name> names(Authentication who) {
-        return names.all(people.today(), Sight.isOpen(who));
+        return names.all(people.today(), AccountRights.isViewer(who));
     }
 
     /** How many hold each rank and how many of them are ready for the next one, by ladder and rank. */
@@ -191,12 +191,12 @@ class PeopleController {
 
     /**
      * Adds somebody. An id that says something about them is not looked at, they get another one; a device without the
-     * server makes its own. Coaches add guests, the head coach whoever trains here.
+     * server makes its own. Coaches add guests, the head coach those who train here.
      */
     @OpenTo(Who.COACHES)
     @PostMapping
     ResponseEntity<Student> add(@RequestBody Student student, Authentication who) {
-        if (student.guest() == null && !Sight.isHead(who)) {
+        if (student.guest() == null && !AccountRights.isHead(who)) {
             throw Refusal.of(
                     HttpStatus.FORBIDDEN,
                     "NOT_ALLOWED",
@@ -255,7 +255,7 @@ class PeopleController {
                 techniques,
                 state.lastSeen(),
                 standing(id, state),
-                Sight.isOpen(who) ? List.of() : family(id));
+                AccountRights.isViewer(who) ? List.of() : family(id));
     }
 
     private List<Relative> family(String id) {
@@ -274,11 +274,11 @@ class PeopleController {
     }
 
     private static Readiness.Eyes eyes(Authentication who) {
-        return Sight.isOpen(who) ? Readiness.Eyes.VIEWER : Readiness.Eyes.COACH;
+        return AccountRights.isViewer(who) ? Readiness.Eyes.VIEWER : Readiness.Eyes.COACH;
     }
 
     private Student seenBy(Authentication who, Student student) {
-        return Sight.isOpen(who) ? student.withoutPrivate() : people.seenByThemselves(student);
+        return AccountRights.isViewer(who) ? student.withoutPrivate() : people.seenByThemselves(student);
     }
 
     /** The student who carries a card; for check-in. */

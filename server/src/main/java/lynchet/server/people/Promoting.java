@@ -11,13 +11,13 @@ import lynchet.core.people.HeldRank;
 import lynchet.core.people.Promotion;
 import lynchet.core.people.PromotionBuilder;
 import lynchet.core.people.Readiness;
-import lynchet.core.people.Stood;
+import lynchet.core.people.StandingThen;
 import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Rank;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
-import lynchet.server.club.Known;
-import lynchet.server.club.Taught;
+import lynchet.core.rule.Require;
+import lynchet.server.club.ReferenceCheck;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.PersonOf;
 import lynchet.server.keep.Refusal;
@@ -40,8 +40,8 @@ public class Promoting {
     private final PromotionStore promotions;
     private final Roster roster;
     private final StudentStates states;
-    private final Taught taught;
-    private final Known known;
+    private final TeachingSnapshots taught;
+    private final ReferenceCheck known;
     private final Journal journal;
     private final PersonOf persons;
     private final Clock clock;
@@ -51,8 +51,8 @@ public class Promoting {
             PromotionStore promotions,
             Roster roster,
             StudentStates states,
-            Taught taught,
-            Known known,
+            TeachingSnapshots taught,
+            ReferenceCheck known,
             Journal journal,
             PersonOf persons,
             Clock clock) {
@@ -141,8 +141,8 @@ public class Promoting {
     /** Somebody who is given the next stripe, and the id under which it is kept. */
     public record Striped(String id, String student) {
         public Striped {
-            Say.id("a promotion", id);
-            Say.there("the student of this promotion", student);
+            Require.id("a promotion", id);
+            Require.present("the student of this promotion", student);
         }
     }
 
@@ -181,9 +181,9 @@ public class Promoting {
             LocalDate date,
             @Most(300) String reason) {
         public Meant {
-            Say.id("a promotion", id);
-            Say.there("the rank of this promotion", to);
-            Say.there("the day of this promotion", date);
+            Require.id("a promotion", id);
+            Require.present("the rank of this promotion", to);
+            Require.present("the day of this promotion", date);
         }
     }
 
@@ -301,7 +301,7 @@ public class Promoting {
         }
     }
 
-    /** Who gave the last one, for whoever gives at the same time. */
+    /** Who gave the last one, for the person who gives at the same time. */
     private String by(Promotion given) {
         return promotions.of(given.student()).stream()
                 .filter(one -> one.ladder().equals(given.ladder()) && one.by() != null)
@@ -337,9 +337,9 @@ public class Promoting {
     }
 
     /** How somebody stands on each of their ladders at this moment, as it is kept with a decision. */
-    public List<Stood> stands(String student) {
+    public List<StandingThen> stands(String student) {
         return roster.of(List.of(student), people.today(), Readiness.Eyes.COACH).get(0).readiness().stream()
-                .map(Stood::of)
+                .map(StandingThen::of)
                 .toList();
     }
 

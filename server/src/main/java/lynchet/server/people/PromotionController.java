@@ -4,10 +4,10 @@ import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.people.Promotion;
 import lynchet.core.rule.Most;
+import lynchet.server.keep.AccountRights;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
-import lynchet.server.keep.Sight;
 import lynchet.server.keep.Who;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -40,7 +40,9 @@ class PromotionController {
     List<Promotion> of(@RequestParam String student, Authentication who) {
         people.one(student);
         List<Promotion> all = people.promotionsOf(student);
-        return Sight.isOpen(who) ? all.stream().map(Promotion::withoutReasons).toList() : all;
+        return AccountRights.isViewer(who)
+                ? all.stream().map(Promotion::withoutReasons).toList()
+                : all;
     }
 
     /**

@@ -26,7 +26,7 @@ import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
 import lynchet.core.rank.Ladder;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Sql;
 import lynchet.server.mat.OpenSyllabus;
 import lynchet.server.mat.StudentStates;
@@ -42,17 +42,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class Roster {
 
     /** Worked out at a time. */
-    private static final int HANDFUL = 200;
+    private static final int BATCH_SIZE = 200;
 
     private final StudentStore students;
     private final StudentStates states;
     private final OpenSyllabus syllabus;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final JdbcTemplate jdbc;
     private final ClassesMet classesMet;
     private final BesidesReader besides;
     private final SyllabusMoves moves;
-    private final Cache<Seen, Standing> remembered =
+    private final Cache<RowKey, Standing> remembered =
             Caffeine.newBuilder().maximumSize(10_000).build();
     private final AtomicLong generation = new AtomicLong();
     private volatile Paced paced;
@@ -62,7 +62,7 @@ public class Roster {
             StudentStates states,
             OpenSyllabus syllabus,
             SyllabusMoves moves,
-            Taught taught,
+            TeachingSnapshots taught,
             JdbcTemplate jdbc) {
         this.students = students;
         this.states = states;
@@ -82,14 +82,14 @@ public class Roster {
             paced = null;
         } else {
             for (Readiness.Eyes eyes : Readiness.Eyes.values()) {
-                of.forEach(student -> remembered.invalidate(new Seen(student, eyes)));
+                of.forEach(student -> remembered.invalidate(new RowKey(student, eyes)));
             }
         }
     }
 
     private record Paced(LocalDate day, ClubPace pace) {}
 
-    private record Seen(String student, Readiness.Eyes eyes) {}
+    private record RowKey(String student, Readiness.Eyes eyes) {}
 
     private record Basis(long revision, LocalDate day) {}
 
@@ -131,18 +131,18 @@ public class Roster {
         return ready;
     }
 
-    private void eachHeld(LocalDate today, Readiness.Eyes eyes, BiConsumer<OpenSyllabus.Held, Boolean> to) {
+    private void eachHeld(LocalDate today, Readiness.Eyes eyes, BiConsumer<OpenSyllabus.Standing, Boolean> to) {
         Snapshot now = taught.now();
-        List<OpenSyllabus.Held> all = syllabus.ofAll(now);
+        List<OpenSyllabus.Standing> all = syllabus.ofAll(now);
         Map<String, Student> close = students.find(all.stream()
                 .filter(held -> held.open() == 0)
-                .map(OpenSyllabus.Held::student)
+                .map(OpenSyllabus.Standing::student)
                 .distinct()
                 .toList());
-        Map<String, BesidesReader.Known> known = besides.of(close.keySet());
+        Map<String, BesidesReader.OfStudent> known = besides.of(close.keySet());
         Set<String> onIt =
                 all.stream().map(held -> held.student() + " " + held.ladder()).collect(Collectors.toSet());
-        for (OpenSyllabus.Held held : all) {
+        for (OpenSyllabus.Standing held : all) {
             String next = now.ladder(held.ladder()).nextLadder();
             if (next != null && onIt.contains(held.student() + " " + next)) {
                 continue; // they went on there
@@ -168,21 +168,21 @@ public class Roster {
         Basis basis = new Basis(now.revision(), today);
         Map<String, Standing> known = new HashMap<>();
         for (String id : ids) {
-            Standing one = remembered.getIfPresent(new Seen(id, eyes));
+            Standing one = remembered.getIfPresent(new RowKey(id, eyes));
             if (one != null && one.basis().equals(basis)) {
                 known.put(id, one);
             }
         }
         List<String> missing = ids.stream().filter(id -> !known.containsKey(id)).toList();
         long before = generation.get();
-        for (int from = 0; from < missing.size(); from += HANDFUL) {
-            List<String> some = missing.subList(from, Math.min(missing.size(), from + HANDFUL));
+        for (int from = 0; from < missing.size(); from += BATCH_SIZE) {
+            List<String> some = missing.subList(from, Math.min(missing.size(), from + BATCH_SIZE));
             known.putAll(work(some, now, basis, eyes));
         }
         if (generation.get() == before) {
-            missing.forEach(id -> remembered.put(new Seen(id, eyes), known.get(id)));
+            missing.forEach(id -> remembered.put(new RowKey(id, eyes), known.get(id)));
             if (generation.get() != before) {
-                missing.forEach(id -> remembered.invalidate(new Seen(id, eyes)));
+                missing.forEach(id -> remembered.invalidate(new RowKey(id, eyes)));
             }
         }
         return ids.stream().map(known::get).toList();
@@ -193,7 +193,7 @@ public class Roster {
         Map<String, StudentState> stand = states.of(ids);
         Map<String, Map<String, Recent>> recent = recent(ids, now, basis.day());
         ClubPace pace = pace(basis.day());
-        Map<String, BesidesReader.Known> known = besides.of(ids);
+        Map<String, BesidesReader.OfStudent> known = besides.of(ids);
         SyllabusMoves.Of moved = moves.of(ids);
         Map<String, Standing> worked = new HashMap<>();
         for (String id : ids) {
@@ -233,7 +233,7 @@ public class Roster {
             StudentState state,
             List<Ladder> ladders,
             Map<String, Recent> recent,
-            BesidesReader.Known known,
+            BesidesReader.OfStudent known,
             Snapshot now,
             ClubPace pace,
             LocalDate today,

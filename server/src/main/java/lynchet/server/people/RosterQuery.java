@@ -16,7 +16,7 @@ import lynchet.core.people.Brought;
 import lynchet.core.people.Student;
 import lynchet.core.rank.Ladder;
 import lynchet.format.csv.Roll;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sql;
 import org.jspecify.annotations.Nullable;
@@ -38,9 +38,9 @@ class RosterQuery {
     private static final int MEMBERSHIP_DAYS = 14;
 
     private final JdbcTemplate jdbc;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
 
-    RosterQuery(JdbcTemplate jdbc, Taught taught) {
+    RosterQuery(JdbcTemplate jdbc, TeachingSnapshots taught) {
         this.jdbc = jdbc;
         this.taught = taught;
     }
@@ -48,9 +48,9 @@ class RosterQuery {
     /**
      * Whom to list and in which order; what is null is not asked.
      *
-     * @param ready ids of whoever is ready, where these are asked for
+     * @param ready ids of those who are ready, where these are asked for
      */
-    record Wanted(
+    record Filter(
             @Nullable String find,
             @Nullable String ladder,
             @Nullable String rank,
@@ -144,7 +144,7 @@ class RosterQuery {
     }
 
     /** Ids on a page, and how many there are in all. */
-    record Found(long total, List<String> ids) {}
+    record FoundIds(long total, List<String> ids) {}
 
     /** A condition with the values of its marks. */
     private static final class Where {
@@ -170,7 +170,7 @@ class RosterQuery {
     private static final String FROM = " from student s left join student_state st on st.student = s.id";
 
     @Transactional(readOnly = true)
-    public Found find(Wanted wanted, LocalDate today, int page, int size) {
+    public FoundIds find(Filter wanted, LocalDate today, int page, int size) {
         if (page < 0 || size < 1 || size > MOST) {
             throw Refusal.bad("PAGE", "size", "Ask for pages of 1 to " + MOST + " people.");
         }
@@ -185,7 +185,7 @@ class RosterQuery {
                         + ", s.id limit ? offset ?",
                 String.class,
                 where.values.toArray());
-        return new Found(total, ids);
+        return new FoundIds(total, ids);
     }
 
     /** How many of those who train here there are of each; those who are ready are counted elsewhere. */
@@ -195,7 +195,7 @@ class RosterQuery {
         for (Mind mind : Mind.values()) {
             if (mind != Mind.READY && !(open && mind.isForCoaches)) {
                 Where where =
-                        where(new Wanted(null, null, null, null, Who.TRAINING, mind, null, Order.NAME, false), today);
+                        where(new Filter(null, null, null, null, Who.TRAINING, mind, null, Order.NAME, false), today);
                 counts.put(
                         mind,
                         jdbc.queryForObject("select count(*)" + FROM + where, Integer.class, where.values.toArray()));
@@ -204,7 +204,7 @@ class RosterQuery {
         return counts;
     }
 
-    private Where where(Wanted wanted, LocalDate today) {
+    private Where where(Filter wanted, LocalDate today) {
         Where where = new Where();
         where.and(wanted.who().sql);
         if (wanted.find() != null && !wanted.find().isBlank()) {
@@ -235,7 +235,7 @@ class RosterQuery {
         return where;
     }
 
-    private void mind(Where where, Wanted wanted, LocalDate today) {
+    private void mind(Where where, Filter wanted, LocalDate today) {
         switch (wanted.mind()) {
             case READY -> {
                 Collection<String> ready = wanted.ready();
@@ -284,7 +284,7 @@ class RosterQuery {
         return day.getMonthValue() * 100 + day.getDayOfMonth();
     }
 
-    /** Whoever will have outgrown a ladder on a day. */
+    /** Those who will have outgrown a ladder on a day. */
     private void band(Where where, LocalDate day) {
         List<String> any = new ArrayList<>();
         List<Object> values = new ArrayList<>();

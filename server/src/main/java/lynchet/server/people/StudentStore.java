@@ -49,7 +49,7 @@ class StudentStore extends BodyRecords<Student, StudentRow> {
         listeners.forEach(Runnable::run);
     }
 
-    /** Tells whoever remembers something of everybody that somebody is different. */
+    /** Tells everything that remembers something of everybody that somebody is different. */
     void onChange(Runnable listener) {
         listeners.add(listener);
     }
@@ -82,7 +82,7 @@ class StudentStore extends BodyRecords<Student, StudentRow> {
                 ids.stream().map(id -> new Object[] {id}).toList());
     }
 
-    /** Ids of others who are reached by the same address or number, whoever left among them. */
+    /** Ids of others who are reached by the same address or number, those who left among them. */
     public List<String> familyOf(String student) {
         return jdbc.queryForList(
                 "select distinct b.student from student_reach a join student_reach b on b.reached_by = a.reached_by"

@@ -85,7 +85,7 @@ class TrailController {
      * @param trial whether it was before the day they joined, so that it counts for nothing
      * @param cancelled whether it was called off afterwards
      */
-    record Been(
+    record ClassAttended(
             String id,
             String classId,
             LocalDate date,
@@ -98,7 +98,7 @@ class TrailController {
 
     /** The classes of at most a year, the oldest first. */
     @GetMapping("/attendance")
-    List<Been> attendance(@PathVariable String id, @RequestParam LocalDate from, @RequestParam LocalDate to) {
+    List<ClassAttended> attendance(@PathVariable String id, @RequestParam LocalDate from, @RequestParam LocalDate to) {
         LocalDate joined = people.one(id).joined();
         if (to.isAfter(from.plusDays(MOST_DAYS))) {
             throw Refusal.bad("DAYS_MANY", "to", "Ask for at most a year at once.");
@@ -107,7 +107,7 @@ class TrailController {
                 "select a.id, a.class_id, a.class_date, c.track, a.how, a.at, a.by_account, c.cancelled"
                         + " from attendance a join training_class c on c.id = a.class_id"
                         + " where a.student = ? and a.class_date between ? and ? order by a.class_date, a.class_id",
-                (row, n) -> new Been(
+                (row, n) -> new ClassAttended(
                         row.getString(1),
                         row.getString(2),
                         row.getObject(3, LocalDate.class),

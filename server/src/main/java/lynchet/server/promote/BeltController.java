@@ -6,8 +6,8 @@ import java.util.Optional;
 import lynchet.core.club.Parts;
 import lynchet.core.promote.Belt;
 import lynchet.core.promote.BeltOrder;
-import lynchet.server.club.Known;
 import lynchet.server.club.RecordDesk;
+import lynchet.server.club.ReferenceCheck;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -30,9 +30,9 @@ class BeltController {
     private final RecordDesk desk;
     private final BeltStore belts;
     private final Board board;
-    private final Known known;
+    private final ReferenceCheck known;
 
-    BeltController(RecordDesk desk, BeltStore belts, Board board, Known known) {
+    BeltController(RecordDesk desk, BeltStore belts, Board board, ReferenceCheck known) {
         this.desk = desk;
         this.belts = belts;
         this.board = board;

@@ -18,7 +18,7 @@ import lynchet.core.promote.HandOver;
 import lynchet.core.promote.Nomination;
 import lynchet.core.rank.Ladder;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Refusal;
 import lynchet.server.people.People;
 import lynchet.server.people.Promoting;
@@ -38,7 +38,7 @@ class Board {
     private final Promoting promoting;
     private final People people;
     private final Roster roster;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final JdbcTemplate jdbc;
 
     Board(
@@ -46,7 +46,7 @@ class Board {
             Promoting promoting,
             People people,
             Roster roster,
-            Taught taught,
+            TeachingSnapshots taught,
             JdbcTemplate jdbc) {
         this.nominations = nominations;
         this.promoting = promoting;
@@ -172,9 +172,9 @@ class Board {
     }
 
     /** Belts for those who are put forward at the window and not promoted yet, and for ranks that are not announced. */
-    List<BeltOrder.Wanted> wanted(String id) {
+    List<BeltOrder.NeededBelt> wanted(String id) {
         Ladder ladder = ladder(id);
-        List<BeltOrder.Wanted> wanted = new ArrayList<>();
+        List<BeltOrder.NeededBelt> wanted = new ArrayList<>();
         promoting.lately(id).stream()
                 .filter(given -> !given.onSameRank() && given.announced() == null)
                 .forEach(given -> wanted.add(wanted(ladder, given.to(), given.student())));
@@ -188,9 +188,9 @@ class Board {
         return wanted;
     }
 
-    private BeltOrder.Wanted wanted(Ladder ladder, String rank, String id) {
+    private BeltOrder.NeededBelt wanted(Ladder ladder, String rank, String id) {
         Student student = people.one(id);
-        return new BeltOrder.Wanted(
+        return new BeltOrder.NeededBelt(
                 student.name(), ladder.rank(rank).orElseThrow().colours(), student.beltSize());
     }
 

@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import lynchet.core.club.Parts;
-import lynchet.core.people.Stood;
+import lynchet.core.people.StandingThen;
 import lynchet.core.promote.Nomination;
 import lynchet.core.rank.Ladder;
-import lynchet.server.club.Known;
 import lynchet.server.club.RecordDesk;
-import lynchet.server.club.Taught;
+import lynchet.server.club.ReferenceCheck;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Journal;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -39,8 +39,8 @@ class NominationController {
     private final People people;
     private final Promoting promoting;
     private final StudentStates states;
-    private final Taught taught;
-    private final Known known;
+    private final TeachingSnapshots taught;
+    private final ReferenceCheck known;
     private final Clock clock;
 
     NominationController(
@@ -49,8 +49,8 @@ class NominationController {
             People people,
             Promoting promoting,
             StudentStates states,
-            Taught taught,
-            Known known,
+            TeachingSnapshots taught,
+            ReferenceCheck known,
             Clock clock) {
         this.desk = desk;
         this.nominations = nominations;
@@ -104,7 +104,7 @@ class NominationController {
                         one.student().equals(sent.student()) && one.rank().equals(held))) {
             throw Refusal.bad("NOMINATED_ALREADY", "/student", "They are put forward at that window already.");
         }
-        Stood stood = promoting.stands(sent.student()).stream()
+        StandingThen stood = promoting.stands(sent.student()).stream()
                 .filter(one -> one.ladder().equals(sent.ladder()))
                 .findFirst()
                 .orElse(null);

@@ -19,7 +19,7 @@ import lynchet.server.club.Edits;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Stores;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -41,13 +41,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/ladders")
 class LadderController {
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Edits edits;
     private final OneThing ladders;
     private final Stores stores;
     private final IgnoredGapStore ignored;
 
-    LadderController(Taught taught, Edits edits, OneThing ladders, Stores stores, IgnoredGapStore ignored) {
+    LadderController(TeachingSnapshots taught, Edits edits, OneThing ladders, Stores stores, IgnoredGapStore ignored) {
         this.taught = taught;
         this.edits = edits;
         this.ladders = ladders;

@@ -18,7 +18,7 @@ import lynchet.format.ArchiveRefused;
 import lynchet.server.club.Edits;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -43,13 +43,14 @@ class SyllabusController {
 
     private static final int MOST_RANKS = 60;
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Edits edits;
     private final OneThing ladders;
     private final IgnoredGapStore ignored;
     private final SyllabusLook look;
 
-    SyllabusController(Taught taught, Edits edits, OneThing ladders, IgnoredGapStore ignored, SyllabusLook look) {
+    SyllabusController(
+            TeachingSnapshots taught, Edits edits, OneThing ladders, IgnoredGapStore ignored, SyllabusLook look) {
         this.taught = taught;
         this.edits = edits;
         this.ladders = ladders;

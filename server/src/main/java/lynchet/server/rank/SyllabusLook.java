@@ -19,7 +19,7 @@ import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusCheck;
 import lynchet.core.rank.TeachingLoad;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.mat.StudentStates;
 import org.springframework.stereotype.Service;
 
@@ -30,12 +30,12 @@ class SyllabusLook {
     /** So many are named; of the others only how many. */
     private static final int NAMED = 6;
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final StudentStates states;
     private final Wearers wearers;
     private final Clock clock;
 
-    SyllabusLook(Taught taught, StudentStates states, Wearers wearers, Clock clock) {
+    SyllabusLook(TeachingSnapshots taught, StudentStates states, Wearers wearers, Clock clock) {
         this.taught = taught;
         this.states = states;
         this.wearers = wearers;

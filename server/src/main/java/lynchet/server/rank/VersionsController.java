@@ -21,9 +21,9 @@ import lynchet.core.rule.Most;
 import lynchet.core.rule.Usual;
 import lynchet.server.club.Edits;
 import lynchet.server.club.OneThing;
-import lynchet.server.club.Slice;
+import lynchet.server.club.RecordSelection;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.PartStore;
@@ -50,13 +50,13 @@ class VersionsController {
 
     private static final int MOST_MOVED = 2000;
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Edits edits;
     private final OneThing ladders;
     private final Wearers wearers;
     private final SyllabusLook look;
 
-    VersionsController(Taught taught, Edits edits, OneThing ladders, Wearers wearers, SyllabusLook look) {
+    VersionsController(TeachingSnapshots taught, Edits edits, OneThing ladders, Wearers wearers, SyllabusLook look) {
         this.taught = taught;
         this.edits = edits;
         this.ladders = ladders;
@@ -291,8 +291,8 @@ class VersionsController {
                 .toList();
     }
 
-    private static Slice movesOf(Set<String> students) {
-        return new Slice() {
+    private static RecordSelection movesOf(Set<String> students) {
+        return new RecordSelection() {
             @Override
             public <T> List<T> of(PartStore<T> store) {
                 return store.part().equals(Parts.SYLLABUS_MOVES) && !students.isEmpty()

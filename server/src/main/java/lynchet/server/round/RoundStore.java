@@ -14,10 +14,10 @@ import lynchet.core.round.Logged;
 import lynchet.core.round.Round;
 import lynchet.core.round.RoundEvidence;
 import lynchet.core.round.RoundFilter;
+import lynchet.server.keep.AccountRights;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Remembered;
 import lynchet.server.keep.RowStore;
-import lynchet.server.keep.Sight;
 import lynchet.server.keep.Sql;
 import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -29,12 +29,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class RoundStore extends RowStore<Round, RoundRow> {
 
-    private record Known(GrapplingMap map, List<Logged> logged, RoundEvidence evidence) {}
+    private record MapEvidence(GrapplingMap map, List<Logged> logged, RoundEvidence evidence) {}
 
     private final JdbcTemplate jdbc;
     private final Clock clock;
     private final Remembered<List<Logged>> counted = new Remembered<>();
-    private volatile Known known;
+    private volatile MapEvidence known;
 
     RoundStore(EntityManager entities, JdbcTemplate jdbc, Clock clock) {
         super(entities, Parts.ROUNDS, RoundRow.class, RoundRow::new);
@@ -42,12 +42,12 @@ public class RoundStore extends RowStore<Round, RoundRow> {
         this.clock = clock;
     }
 
-    /** How well the links of this map work; worked out anew when the map or a round has changed. */
+    /** How well the links of this map work; worked out again when the map or a round has changed. */
     public RoundEvidence evidence(GrapplingMap map) {
         List<Logged> now = counted.get(() -> count(RoundFilter.ALL));
-        Known so = known;
+        MapEvidence so = known;
         if (so == null || so.map() != map || so.logged() != now) {
-            so = new Known(map, now, RoundEvidence.of(map, now, true));
+            so = new MapEvidence(map, now, RoundEvidence.of(map, now, true));
             known = so;
         }
         return so.evidence();
@@ -64,7 +64,7 @@ public class RoundStore extends RowStore<Round, RoundRow> {
             return evidence(map);
         }
         if (filter.student() != null) {
-            if (Sight.isOpen(who)) {
+            if (AccountRights.isViewer(who)) {
                 throw Refusal.of(HttpStatus.FORBIDDEN, "NOT_ALLOWED", "by", "One student's tries are for coaches.");
             }
             if (ids("select id from student where id = ?", List.of(filter.student()))

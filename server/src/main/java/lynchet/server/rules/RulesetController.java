@@ -8,7 +8,7 @@ import lynchet.core.rule.Limits;
 import lynchet.format.ArchiveRefused;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -31,11 +31,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/map/rulesets")
 class RulesetController {
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final OneThing edits;
     private final RulesLook look;
 
-    RulesetController(Taught taught, OneThing edits, RulesLook look) {
+    RulesetController(TeachingSnapshots taught, OneThing edits, RulesLook look) {
         this.taught = taught;
         this.edits = edits;
         this.look = look;

@@ -7,8 +7,8 @@ import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Restriction;
 import lynchet.core.people.Student;
 import lynchet.core.safety.Incident;
-import lynchet.server.club.Known;
 import lynchet.server.club.RecordDesk;
+import lynchet.server.club.ReferenceCheck;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.PersonOf;
@@ -30,7 +30,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /**
  * What happened on the mat: written down in a few touches, completed afterwards, given to the insurer as a sheet. Coaches
- * only, and never in the journal. A head knock limits whoever had it at once.
+ * only, and never in the journal. A head knock limits the person who had it at once.
  */
 @RestController
 @OpenTo(Who.COACHES)
@@ -45,10 +45,15 @@ class IncidentController {
     private final IncidentStore incidents;
     private final People people;
     private final PersonOf persons;
-    private final Known known;
+    private final ReferenceCheck known;
 
     IncidentController(
-            RecordDesk desk, ClassDesk classes, IncidentStore incidents, People people, PersonOf persons, Known known) {
+            RecordDesk desk,
+            ClassDesk classes,
+            IncidentStore incidents,
+            People people,
+            PersonOf persons,
+            ReferenceCheck known) {
         this.desk = desk;
         this.classes = classes;
         this.incidents = incidents;
@@ -128,7 +133,7 @@ class IncidentController {
      */
     record Happened(Incident incident, @Nullable Restriction limit) {}
 
-    /** Writes it down and limits whoever was hurt, both or neither. The same again is the first answer. */
+    /** Writes it down and limits the person who was hurt, both or neither. The same again is the first answer. */
     @PostMapping
     ResponseEntity<Incident> happened(@RequestBody Happened sent) {
         if (sent.incident() == null) {
@@ -186,7 +191,7 @@ class IncidentController {
         }));
     }
 
-    /** Whoever had a head knock is limited at once, also where it is only found out when the sheet is completed. */
+    /** Anybody who had a head knock is limited at once, also where it is only found out when the sheet is completed. */
     private void limitAfterAKnock(Incident incident) {
         if (incident.kind() == Incident.Kind.HEAD_KNOCK) {
             Restriction limit = new Restriction(Restriction.Kind.HEAD_KNOCK, incident.on(), null, null);

@@ -8,7 +8,7 @@ import lynchet.core.numbers.Ages;
 import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.safety.Cautions;
 import lynchet.server.club.Edits;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Who;
@@ -25,10 +25,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/numbers")
 class NumbersController {
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Edits edits;
 
-    NumbersController(Taught taught, Edits edits) {
+    NumbersController(TeachingSnapshots taught, Edits edits) {
         this.taught = taught;
         this.edits = edits;
     }

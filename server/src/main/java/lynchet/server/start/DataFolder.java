@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import lynchet.server.keep.H2File;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
@@ -63,7 +64,8 @@ public final class DataFolder implements ApplicationListener<ApplicationEnvironm
             try (Stream<Path> inside = Files.list(path)) {
                 boolean isOurs = inside.allMatch(file -> file.getFileName()
                         .toString()
-                        .matches("club\\..*|copies|outbox|tls|before-restore-.*|incoming\\.mv\\.db|.*\\.log(\\..*)?"));
+                        .matches("club\\..*|copies|outbox|tls|before-restore-.*|.*\\.log(\\..*)?|"
+                                + Pattern.quote(H2File.INCOMING)));
                 if (!isOurs) {
                     return;
                 }

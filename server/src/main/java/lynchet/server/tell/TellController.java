@@ -8,9 +8,10 @@ import lynchet.core.mat.Track;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.rule.Limits;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
+import lynchet.core.rule.Require;
 import lynchet.core.term.Telling;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -44,7 +45,7 @@ class TellController {
     private final AttendanceDesk attendance;
     private final People people;
     private final Letters letters;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Durable durable;
     private final Clock clock;
 
@@ -53,7 +54,7 @@ class TellController {
             AttendanceDesk attendance,
             People people,
             Letters letters,
-            Taught taught,
+            TeachingSnapshots taught,
             Durable durable,
             Clock clock) {
         this.classes = classes;
@@ -68,7 +69,7 @@ class TellController {
     /** What is to be said, and why. */
     record News(Telling.News news, @Most(300) @Nullable String reason) {
         News {
-            Say.there("the news", news);
+            Require.present("the news", news);
         }
     }
 
@@ -113,7 +114,7 @@ class TellController {
             throw Refusal.bad(
                     "CLASS_ATTENDED",
                     "/news",
-                    Say.count(here, "person is", "people are") + " checked in to this class, so it took place.");
+                    Phrases.count(here, "person is", "people are") + " checked in to this class, so it took place.");
         }
         TrainingClass kept = now.cancelled() == off ? now : durable.write(() -> classes.put(now.calledOff(off), tag));
         Telling telling = telling(kept, news);

@@ -22,7 +22,7 @@ import lynchet.format.ics.ClassesIcs;
 import lynchet.format.ics.DaysOff;
 import lynchet.server.club.OneThing;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Who;
@@ -46,13 +46,13 @@ class CalendarController {
     private static final int WEEKS_AHEAD = 26;
     private static final int ID = 50;
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final OneThing edits;
     private final ClassStore classes;
     private final ClosureRules rules;
     private final Clock clock;
 
-    CalendarController(Taught taught, OneThing edits, ClassStore classes, ClosureRules rules, Clock clock) {
+    CalendarController(TeachingSnapshots taught, OneThing edits, ClassStore classes, ClosureRules rules, Clock clock) {
         this.taught = taught;
         this.edits = edits;
         this.classes = classes;

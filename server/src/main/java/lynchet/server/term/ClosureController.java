@@ -6,7 +6,7 @@ import java.util.TreeMap;
 import lynchet.core.club.Parts;
 import lynchet.core.term.Closure;
 import lynchet.server.club.OneThing;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Who;
@@ -26,11 +26,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/closures")
 class ClosureController {
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final OneThing edits;
     private final ClosureRules rules;
 
-    ClosureController(Taught taught, OneThing edits, ClosureRules rules) {
+    ClosureController(TeachingSnapshots taught, OneThing edits, ClosureRules rules) {
         this.taught = taught;
         this.edits = edits;
         this.rules = rules;

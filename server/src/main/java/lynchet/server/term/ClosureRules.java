@@ -3,10 +3,10 @@ package lynchet.server.term;
 import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
 import lynchet.core.term.Closure;
 import lynchet.core.term.Term;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Refusal;
 import lynchet.server.mat.ClassStore;
 import org.springframework.stereotype.Component;
@@ -17,10 +17,10 @@ class ClosureRules {
 
     private static final int NAMED = 3;
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final ClassStore classes;
 
-    ClosureRules(Taught taught, ClassStore classes) {
+    ClosureRules(TeachingSnapshots taught, ClassStore classes) {
         this.taught = taught;
         this.classes = classes;
     }
@@ -38,7 +38,7 @@ class ClosureRules {
                 .map(this::said)
                 .toList();
         if (!held.isEmpty()) {
-            String some = Say.and(held.subList(0, Math.min(NAMED, held.size())));
+            String some = Phrases.and(held.subList(0, Math.min(NAMED, held.size())));
             String more = held.size() > NAMED ? ", and in " + (held.size() - NAMED) + " more classes" : "";
             throw Refusal.bad("CLOSURE_ATTENDED", "/from", "People trained in " + some + more + " on these days.");
         }

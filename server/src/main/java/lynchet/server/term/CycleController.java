@@ -11,16 +11,16 @@ import lynchet.core.rank.Rank;
 import lynchet.core.rule.Most;
 import lynchet.core.term.AskedOf;
 import lynchet.core.term.Calendar;
+import lynchet.core.term.Demand;
 import lynchet.core.term.Teaching;
-import lynchet.core.term.Wanted;
 import lynchet.core.term.cycle.CycledClasses;
 import lynchet.core.term.cycle.Spread;
 import lynchet.core.term.cycle.ThemeCycle;
 import lynchet.core.term.cycle.ThemeWeeks;
-import lynchet.server.club.Known;
 import lynchet.server.club.OneThing;
+import lynchet.server.club.ReferenceCheck;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -42,11 +42,11 @@ import org.springframework.web.bind.annotation.RestController;
 class CycleController {
 
     private final TermDesk desk;
-    private final Taught taught;
-    private final Known known;
+    private final TeachingSnapshots taught;
+    private final ReferenceCheck known;
     private final OneThing edits;
 
-    CycleController(TermDesk desk, Taught taught, Known known, OneThing edits) {
+    CycleController(TermDesk desk, TeachingSnapshots taught, ReferenceCheck known, OneThing edits) {
         this.desk = desk;
         this.taught = taught;
         this.known = known;
@@ -108,7 +108,7 @@ class CycleController {
     /** What the track needs next, the most wanted first. */
     @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}/wanted")
-    List<Wanted> wanted(@PathVariable String id) {
+    List<Demand> wanted(@PathVariable String id) {
         return desk.wanted(find(id).track(), null);
     }
 

@@ -9,14 +9,14 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import lynchet.core.club.Parts;
+import lynchet.core.term.Demand;
 import lynchet.core.term.Exposure;
 import lynchet.core.term.TermPlan;
-import lynchet.core.term.Wanted;
 import lynchet.core.term.plan.Impossible;
 import lynchet.core.term.plan.Planner;
-import lynchet.server.club.Known;
 import lynchet.server.club.OneThing;
-import lynchet.server.club.Taught;
+import lynchet.server.club.ReferenceCheck;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Durable;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.Jobs;
@@ -41,19 +41,20 @@ import org.springframework.web.bind.annotation.RestController;
 class PlanController {
 
     private final TermDesk desk;
-    private final Taught taught;
-    private final Known known;
+    private final TeachingSnapshots taught;
+    private final ReferenceCheck known;
     private final OneThing edits;
     private final Jobs jobs;
     private final Durable durable;
 
     /** What a plan looked like after so many writes; any write may change who comes or what they remember. */
-    private record Seen(String tag, LocalDate day, long writes) {}
+    private record ViewKey(String tag, LocalDate day, long writes) {}
 
-    private final Cache<Seen, PlanView> views =
+    private final Cache<ViewKey, PlanView> views =
             Caffeine.newBuilder().maximumSize(32).softValues().build();
 
-    PlanController(TermDesk desk, Taught taught, Known known, OneThing edits, Jobs jobs, Durable durable) {
+    PlanController(
+            TermDesk desk, TeachingSnapshots taught, ReferenceCheck known, OneThing edits, Jobs jobs, Durable durable) {
         this.desk = desk;
         this.taught = taught;
         this.known = known;
@@ -81,7 +82,7 @@ class PlanController {
     ResponseEntity<PlanView> one(@PathVariable String id) {
         TermPlan plan = desk.plan(id);
         String tag = ETags.of(plan);
-        PlanView view = views.get(new Seen(tag, desk.today(), durable.writes()), seen -> view(plan));
+        PlanView view = views.get(new ViewKey(tag, desk.today(), durable.writes()), seen -> view(plan));
         return ResponseEntity.ok().eTag(tag).body(view);
     }
 
@@ -113,13 +114,13 @@ class PlanController {
      *
      * @param days of the classes, in their order
      */
-    record Met(String termName, List<LocalDate> days, Exposure exposure) {}
+    record MetSubjects(String termName, List<LocalDate> days, Exposure exposure) {}
 
     @OpenTo(Who.COACHES)
     @GetMapping("/{id}/exposure")
-    Met exposure(@PathVariable String id) {
+    MetSubjects exposure(@PathVariable String id) {
         TermDesk.Opened opened = desk.open(desk.plan(id));
-        return new Met(
+        return new MetSubjects(
                 opened.term().name(),
                 opened.question().classes().stream()
                         .map(held -> held.training().date())
@@ -130,7 +131,7 @@ class PlanController {
     /** What the track needs next, the most wanted first. */
     @OpenTo(Who.ACCOUNTS)
     @GetMapping("/{id}/wanted")
-    List<Wanted> wanted(@PathVariable String id) {
+    List<Demand> wanted(@PathVariable String id) {
         TermPlan plan = desk.plan(id);
         return desk.wanted(plan.track(), plan.term());
     }

@@ -13,12 +13,12 @@ import lynchet.core.mat.TrainingClass;
 import lynchet.core.term.ExpectedRecall;
 import lynchet.core.term.TermPlan;
 import lynchet.core.term.TermQuestion;
-import lynchet.core.term.plan.Asked;
 import lynchet.core.term.plan.Impossible;
 import lynchet.core.term.plan.Item;
 import lynchet.core.term.plan.Lesson;
 import lynchet.core.term.plan.PlanSays;
 import lynchet.core.term.plan.Planner;
+import lynchet.core.term.plan.PlanningTask;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -90,7 +90,7 @@ record PlanView(
 
     static PlanView of(TermDesk.Opened opened, Planner.Placing placing, List<Impossible> more) {
         TermQuestion question = opened.question();
-        Asked asked = question.asked();
+        PlanningTask asked = question.asked();
         List<Impossible> impossible = new ArrayList<>(Impossible.of(asked));
         impossible.addAll(more);
         List<PlanSays.Said> says = new ArrayList<>(opened.plan().goals().stream()
@@ -122,9 +122,9 @@ record PlanView(
                 says);
     }
 
-    private static Lessoned lesson(TermQuestion.Held held, TermQuestion question, Planner.Placing placing) {
+    private static Lessoned lesson(TermQuestion.TermClass held, TermQuestion question, Planner.Placing placing) {
         TrainingClass training = held.training();
-        Asked asked = question.asked();
+        PlanningTask asked = question.asked();
         int at = question.classes().indexOf(held);
         Lesson lesson = asked.lessons().get(at);
         int used = asked.items().stream()
@@ -147,7 +147,7 @@ record PlanView(
     }
 
     private static GoalRow row(TermPlan.Goal goal, TermDesk.Opened opened, Planner.Placing placing, LocalDate end) {
-        Asked asked = opened.question().asked();
+        PlanningTask asked = opened.question().asked();
         Item item = asked.items().stream()
                 .filter(one -> one.id().equals(goal.subject()))
                 .findFirst()
@@ -198,11 +198,11 @@ record PlanView(
         return likely;
     }
 
-    private static List<ExpectedRecall.Met> met(TermDesk.Opened opened, SortedSet<Integer> at, boolean over) {
+    private static List<ExpectedRecall.Meeting> met(TermDesk.Opened opened, SortedSet<Integer> at, boolean over) {
         return at.stream()
                 .filter(c -> opened.question().classes().get(c).over() == over)
                 .map(c -> opened.question().asked().lessons().get(c))
-                .map(lesson -> new ExpectedRecall.Met(lesson.date(), lesson.slot()))
+                .map(lesson -> new ExpectedRecall.Meeting(lesson.date(), lesson.slot()))
                 .toList();
     }
 

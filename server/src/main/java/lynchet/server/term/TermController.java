@@ -7,7 +7,7 @@ import java.util.TreeMap;
 import lynchet.core.club.Parts;
 import lynchet.core.term.Term;
 import lynchet.server.club.OneThing;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.ETags;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Refusal;
@@ -28,10 +28,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/terms")
 class TermController {
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final OneThing edits;
 
-    TermController(Taught taught, OneThing edits) {
+    TermController(TeachingSnapshots taught, OneThing edits) {
         this.taught = taught;
         this.edits = edits;
     }

@@ -25,6 +25,7 @@ import lynchet.core.numbers.Ages;
 import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
+import lynchet.core.term.Demand;
 import lynchet.core.term.ExpectedRecall;
 import lynchet.core.term.Exposure;
 import lynchet.core.term.PlannedClasses;
@@ -32,9 +33,8 @@ import lynchet.core.term.Teaching;
 import lynchet.core.term.Term;
 import lynchet.core.term.TermPlan;
 import lynchet.core.term.TermQuestion;
-import lynchet.core.term.Wanted;
 import lynchet.server.club.Snapshot;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.Refusal;
 import lynchet.server.keep.Sql;
 import lynchet.server.mat.ClassStore;
@@ -56,11 +56,17 @@ class TermDesk {
     private final ClassStore classes;
     private final People people;
     private final StudentStates states;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final JdbcTemplate jdbc;
     private final Clock clock;
 
-    TermDesk(ClassStore classes, People people, StudentStates states, Taught taught, JdbcTemplate jdbc, Clock clock) {
+    TermDesk(
+            ClassStore classes,
+            People people,
+            StudentStates states,
+            TeachingSnapshots taught,
+            JdbcTemplate jdbc,
+            Clock clock) {
         this.classes = classes;
         this.people = people;
         this.states = states;
@@ -138,7 +144,7 @@ class TermDesk {
                 .toList();
         Map<String, Map<String, Double>> weeks = weeks(plan.track(), onTrack, today);
         if (weeks.isEmpty()) {
-            // A club that begins, or a new track: whoever is in it will come as people usually do.
+            // A club that begins, or a new track: the person who is in it will come as people usually do.
             Map<String, Double> usual = new TreeMap<>();
             all.forEach(one -> usual.put(String.valueOf(one.slot()), USUAL));
             onTrack.forEach(student -> weeks.put(student.id(), usual));
@@ -152,8 +158,8 @@ class TermDesk {
                 .toList());
         Teaching teaching = now.teaching();
         PlannedClasses asPlanned = new PlannedClasses(List.of(plan), teaching);
-        List<TermQuestion.Held> held = all.stream()
-                .map(one -> new TermQuestion.Held(
+        List<TermQuestion.TermClass> held = all.stream()
+                .map(one -> new TermQuestion.TermClass(
                         one,
                         one.date().isBefore(today) || (one.date().isEqual(today) && taughtIn.containsKey(one.id())),
                         isOwn(one, asPlanned, now),
@@ -253,7 +259,7 @@ class TermDesk {
     @Transactional(readOnly = true)
     public Exposure exposure(Opened opened) {
         List<String> over = opened.question().classes().stream()
-                .filter(TermQuestion.Held::over)
+                .filter(TermQuestion.TermClass::over)
                 .map(held -> held.training().id())
                 .toList();
         Map<String, Set<String>> here = new HashMap<>();
@@ -275,7 +281,7 @@ class TermDesk {
                 opened.weeks());
     }
 
-    /** How much of each weekly time everybody came to in the last weeks; whoever came to none is left out. */
+    /** How much of each weekly time everybody came to in the last weeks; those who came to none are left out. */
     private Map<String, Map<String, Double>> weeks(String track, List<Student> onTrack, LocalDate today) {
         LocalDate from = today.minusWeeks(WEEKS_LOOKED_BACK);
         List<TrainingClass> held = classesOf(track, from, today.minusDays(1)).stream()
@@ -341,7 +347,7 @@ class TermDesk {
      * @param term id of the term with the next exam; null: there is none
      */
     @Transactional(readOnly = true)
-    public List<Wanted> wanted(String track, @Nullable String term) {
+    public List<Demand> wanted(String track, @Nullable String term) {
         Snapshot now = taught.now();
         LocalDate today = LocalDate.now(clock);
         LocalDate exam = term == null
@@ -351,7 +357,7 @@ class TermDesk {
                 .filter(one -> one.id().equals(track))
                 .findFirst()
                 .orElseThrow(() -> Refusal.missing("track", track));
-        return Wanted.of(about, track(track), now.ladders(), now.teaching(), today, exam);
+        return Demand.of(about, track(track), now.ladders(), now.teaching(), today, exam);
     }
 
     /** Falls that a class of a track bears: few where more than half of it are juniors. */

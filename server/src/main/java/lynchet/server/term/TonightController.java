@@ -16,7 +16,7 @@ import lynchet.core.term.tonight.Room;
 import lynchet.core.term.tonight.Tonight;
 import lynchet.server.club.Snapshot;
 import lynchet.server.club.Stores;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Who;
 import lynchet.server.mat.AttendanceDesk;
@@ -42,7 +42,7 @@ class TonightController {
     private final Stores stores;
     private final StudentStates states;
     private final SyllabusMoves moves;
-    private final Taught taught;
+    private final TeachingSnapshots taught;
 
     TonightController(
             ClassDesk classes,
@@ -50,7 +50,7 @@ class TonightController {
             Stores stores,
             StudentStates states,
             SyllabusMoves moves,
-            Taught taught) {
+            TeachingSnapshots taught) {
         this.classes = classes;
         this.attendance = attendance;
         this.stores = stores;

@@ -2,7 +2,7 @@ package lynchet.server.words;
 
 import java.util.List;
 import lynchet.core.words.Word;
-import lynchet.server.club.Taught;
+import lynchet.server.club.TeachingSnapshots;
 import lynchet.server.keep.OpenTo;
 import lynchet.server.keep.Who;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,9 +15,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/words")
 class WordController {
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
 
-    WordController(Taught taught) {
+    WordController(TeachingSnapshots taught) {
         this.taught = taught;
     }
 

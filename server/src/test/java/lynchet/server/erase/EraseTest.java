@@ -26,7 +26,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Whoever is erased is nowhere in the data any more, and what they took part in is still counted. */
+/** Somebody who is erased is nowhere in the data any more, and what they took part in is still counted. */
 @ExtendWith(RunningClub.class)
 @Execution(ExecutionMode.CONCURRENT)
 class EraseTest {

@@ -91,7 +91,7 @@ class DurableTest {
                 .isInstanceOf(IllegalStateException.class);
     }
 
-    /** Two may write at once; whoever writes the whole club waits for them, and they for whoever does. */
+    /** Two may write at once; the person who writes the whole club waits for them, and they for the person who does. */
     @Test
     void aWriteOfTheWholeClubIsAlone() throws Exception {
         CountDownLatch bothIn = new CountDownLatch(2);

@@ -17,7 +17,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** What is read is let go: whoever reads a club of 1,500 in one transaction would otherwise hold all of it, and look through it. */
+/** What was read is not kept in hand: reading a club of 1,500 in one transaction would otherwise hold all of it, and search it. */
 @Execution(ExecutionMode.CONCURRENT)
 class PartStoreTest {
 

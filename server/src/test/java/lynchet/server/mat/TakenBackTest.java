@@ -14,7 +14,7 @@ import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
 
-/** What was recorded is seen at once, and what is taken back stays on the journal with whoever did it. */
+/** What was recorded is seen at once, and what is taken back stays on the journal with the person who did it. */
 @Execution(ExecutionMode.CONCURRENT)
 class TakenBackTest {
 

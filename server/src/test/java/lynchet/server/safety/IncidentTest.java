@@ -11,7 +11,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What happened on the mat is kept, limits whoever was hurt, and is nobody's business but the coaches'. */
+/** What happened on the mat is kept, limits the person who was hurt, and is nobody's business but the coaches'. */
 @ExtendWith(RunningClub.class)
 class IncidentTest {
 

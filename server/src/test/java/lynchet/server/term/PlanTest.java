@@ -216,7 +216,7 @@ class PlanTest {
         assertThat(refused.text()).contains("twice on 2026-12-01");
     }
 
-    /** Whoever came to a class in which something was practised has met it there; the sheets of the classes say both. */
+    /** Anybody who came to a class in which something was practised has met it there; the sheets of the classes say both. */
     @Test
     void whoHasMetWhatIsWhatTheClassesSay() {
         JsonNode view = coach.get(PLAN).expect(200).json();

@@ -180,7 +180,7 @@ public final class DemoClub {
         return attended.getOrDefault(c.id(), Set.of()).contains(student);
     }
 
-    /** Everyone there is logged with one entry a block; whoever drilled one side only has an entry of their own. */
+    /** Everyone there is logged with one entry a block; the person who drilled one side only has an entry of their own. */
     private void logDrills(TrainingClass past, List<DemoPeople.Person> people) {
         List<String> oneSided = people.stream()
                 .filter(person -> person.is("one-sided"))
@@ -225,7 +225,7 @@ public final class DemoClub {
     private List<Pairing> pairings(List<TrainingClass> past, List<DemoPeople.Person> people) {
         Map<String, Student> byId = new HashMap<>();
         people.forEach(person -> byId.put(person.student().id(), person.student()));
-        List<Before.Made> made = new ArrayList<>();
+        List<Before.DatedPairing> made = new ArrayList<>();
         past.stream()
                 .filter(c -> !c.cancelled() && c.date().isAfter(today.minusWeeks(3)))
                 .forEach(c -> {
@@ -246,10 +246,10 @@ public final class DemoClub {
                                 .map(Pairing.Together::new)
                                 .toList();
                         Pairing pairing = new Pairing("pairs-" + c.id(), c.id(), null, 1, groups, at(c, 20), c.coach());
-                        made.add(new Before.Made(pairing, c.date()));
+                        made.add(new Before.DatedPairing(pairing, c.date()));
                     }
                 });
-        return made.stream().map(Before.Made::pairing).toList();
+        return made.stream().map(Before.DatedPairing::pairing).toList();
     }
 
     /** Positional rounds as they ended in the last weeks. */

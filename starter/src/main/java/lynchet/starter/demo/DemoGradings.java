@@ -17,7 +17,7 @@ import lynchet.core.rank.Ladder;
 /** The grading that gave the newest belts, and the one that is coming in three weeks. */
 final class DemoGradings {
 
-    /** Whoever has worn a belt for this many weeks got it at the past grading. */
+    /** Anybody who has worn a belt for this many weeks got it at the past grading. */
     static final int WEEKS_AGO = 17;
 
     private DemoGradings() {}

@@ -207,7 +207,7 @@ final class DemoPeople {
         return new Person(student, held, comes, Double.parseDouble(c[10]), traits);
     }
 
-    /** Whoever wears the first belt joined a week before it was given; others had years before. */
+    /** Anybody who wears the first belt joined a week before it was given; others had years before. */
     private static LocalDate joined(LocalDate since, String rank, int n) {
         boolean first = rank.equals("white") || rank.equals("junior-white");
         return first ? since.minusWeeks(1) : since.minusWeeks(40 + 3L * n);

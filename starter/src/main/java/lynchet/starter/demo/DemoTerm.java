@@ -69,14 +69,14 @@ final class DemoTerm {
                     }
                     goals.addAll(NEW.get(track));
                     TermPlan plan = new TermPlan(term.id() + "-" + track, term.id(), track, 2, 0, goals, List.of());
-                    List<TermQuestion.Held> held =
+                    List<TermQuestion.TermClass> held =
                             Calendar.of(tracks, List.of(term), closures).between(term.from(), term.until()).stream()
                                     .filter(one -> one.track().equals(track))
                                     .map(one -> classes.stream()
                                             .filter(kept -> kept.id().equals(one.id()))
                                             .findFirst()
                                             .orElse(one))
-                                    .map(one -> new TermQuestion.Held(
+                                    .map(one -> new TermQuestion.TermClass(
                                             one,
                                             one.date().isBefore(today),
                                             !one.blocks().isEmpty(),

@@ -27,9 +27,9 @@ class HolesTest {
     private static final Club DEMO = DemoClub.on(LocalDate.of(2026, 11, 24));
 
     /** What a rank of the adult ladder opens itself. */
-    private record Found(String rank, Finding finding) {}
+    private record FindingAt(String rank, Finding finding) {}
 
-    private static List<Found> found(Club club) {
+    private static List<FindingAt> found(Club club) {
         GrapplingMap map = GrapplingMap.of(club.map());
         Ladder adult = club.ladders().stream()
                 .filter(ladder -> ladder.id().equals("adult"))
@@ -37,12 +37,12 @@ class HolesTest {
                 .orElseThrow();
         MoveGraph graph = MoveGraph.under(map, map.ruleset(adult.ruleset()).orElseThrow());
         List<List<Finding>> all = new SyllabusCheck(graph, Centrality.of(map), club.chains()).of(adult);
-        List<Found> found = new ArrayList<>();
+        List<FindingAt> found = new ArrayList<>();
         for (int at = 0; at < all.size(); at++) {
             String rank = adult.ranks().get(at).id();
             all.get(at).stream()
                     .filter(finding -> finding.since() == null)
-                    .forEach(finding -> found.add(new Found(rank, finding)));
+                    .forEach(finding -> found.add(new FindingAt(rank, finding)));
         }
         return found;
     }

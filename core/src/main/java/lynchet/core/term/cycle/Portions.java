@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  * What each class of a theme week is about.
  *
  * <p>What builds on each other is shown in one class, or in order. The rest of the minutes meets again what the week has
- * shown before and one after the other of last week's; each round the classes change what they show, so that whoever only
+ * shown before and one after the other of last week's; each round the classes change what they show, so that the person who only
  * ever comes on Tuesdays meets all of it in time.
  *
  * @param classes what each class is about, in their order

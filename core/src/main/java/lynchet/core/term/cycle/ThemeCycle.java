@@ -3,7 +3,7 @@ package lynchet.core.term.cycle;
 import java.time.LocalDate;
 import java.util.List;
 import lynchet.core.rule.Most;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.rule.Usual;
 
 /**
@@ -32,17 +32,17 @@ public record ThemeCycle(
      */
     public record Theme(@Most(60) String name, @Most(30) List<String> subjects) {
         public Theme {
-            Say.text("the name of a theme", name);
-            subjects = Say.list(subjects).stream().distinct().toList();
+            Require.text("the name of a theme", name);
+            subjects = Require.list(subjects).stream().distinct().toList();
         }
     }
 
     public ThemeCycle {
-        Say.id("a cycle", id);
-        Say.there("the track of this cycle", track);
-        Say.there("the first day of this cycle", from);
-        Say.within("the minutes of technique of this cycle", minutes, 0, 240);
-        themes = Say.list(themes);
+        Require.id("a cycle", id);
+        Require.present("the track of this cycle", track);
+        Require.present("the first day of this cycle", from);
+        Require.within("the minutes of technique of this cycle", minutes, 0, 240);
+        themes = Require.list(themes);
     }
 
     /** The same cycle about another technique where it was about one. */

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
 import lynchet.core.term.PlannedClasses.Stands;
 import lynchet.core.term.Teaching;
 import lynchet.core.term.cycle.ThemeCycle.Theme;
@@ -92,8 +92,8 @@ public record ThemeNote(Rule rule, int theme, String subject, String sentence) {
                                 theme.name(),
                                 takes,
                                 bear,
-                                Say.count(minutes.size(), "class", "classes"),
-                                Say.and(left)));
+                                Phrases.count(minutes.size(), "class", "classes"),
+                                Phrases.and(left)));
     }
 
     private static List<ThemeNote> builds(

@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
 
 /**
  * Why a term cannot be planned, and what would help least.
@@ -51,7 +51,7 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
 
     /** What can be said before anything is planned, most basic first; empty where nothing stands in the way. */
-    public static List<Impossible> of(Asked asked) {
+    public static List<Impossible> of(PlanningTask asked) {
         List<Item> must = asked.items().stream().filter(Item::must).toList();
         List<Lesson> open = asked.lessons().stream().filter(Lesson::open).toList();
         List<Impossible> found = new ArrayList<>();
@@ -75,7 +75,7 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
     }
 
     /** What is said when no single rule stands in the way and something is owed all the same. */
-    public static Impossible together(Asked asked, Planner.Placing placing) {
+    public static Impossible together(PlanningTask asked, Planner.Placing placing) {
         List<Item> short4 = asked.items().stream()
                 .filter(Item::must)
                 .filter(item -> placing.of(item.id()).size() < Item.MEETINGS)
@@ -89,7 +89,7 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
     }
 
     private static Impossible allByHand(List<Item> must, List<Lesson> byHand) {
-        String days = Say.and(byHand.stream()
+        String days = Phrases.and(byHand.stream()
                 .limit(NAMED)
                 .map(lesson -> lesson.date().format(DAY))
                 .toList());
@@ -139,7 +139,7 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
         return false;
     }
 
-    private static Optional<Impossible> tooLong(List<Item> must, Asked asked, List<Lesson> open) {
+    private static Optional<Impossible> tooLong(List<Item> must, PlanningTask asked, List<Lesson> open) {
         int longest = open.stream().mapToInt(Lesson::minutes).max().orElse(0);
         return must.stream()
                 .filter(item -> set(item, asked) == 0 && item.minutes(0) > longest)
@@ -152,7 +152,7 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
                         List.of(item.id())));
     }
 
-    private static Optional<Impossible> fewClasses(List<Item> must, Asked asked, List<Lesson> open) {
+    private static Optional<Impossible> fewClasses(List<Item> must, PlanningTask asked, List<Lesson> open) {
         List<Item> lacking = must.stream()
                 .filter(item -> open.size() < Item.MEETINGS - set(item, asked))
                 .toList();
@@ -171,12 +171,12 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
                         ids(lacking)));
     }
 
-    private static String besides(Asked asked) {
+    private static String besides(PlanningTask asked) {
         long byHand = asked.lessons().stream().filter(Lesson::byHand).count();
         return byHand == 0 ? "" : ", beside " + byHand + " made by hand";
     }
 
-    private static Optional<Impossible> examEarly(List<Item> must, Asked asked, List<Lesson> open) {
+    private static Optional<Impossible> examEarly(List<Item> must, PlanningTask asked, List<Lesson> open) {
         LocalDate last = asked.lastFirst();
         if (last == null) {
             return Optional.empty();
@@ -197,7 +197,7 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
         String day = lacking <= 0 || early.size() + lacking > open.size()
                 ? ""
                 : "Examine on or after "
-                        + open.get(early.size() + lacking - 1).date().plusDays(Asked.WEEKS_BEFORE) + ", or l";
+                        + open.get(early.size() + lacking - 1).date().plusDays(PlanningTask.WEEKS_BEFORE) + ", or l";
         return Optional.of(new Impossible(
                 Rule.EXAM_EARLY,
                 "The grading on " + asked.grading() + " is too early: " + named(late)
@@ -208,7 +208,7 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
                 ids(late)));
     }
 
-    private static Optional<Impossible> manyNew(List<Item> must, Asked asked, List<Lesson> open) {
+    private static Optional<Impossible> manyNew(List<Item> must, PlanningTask asked, List<Lesson> open) {
         LocalDate last = asked.lastFirst();
         List<Lesson> early = open.stream()
                 .filter(lesson -> last == null || !lesson.date().isAfter(last))
@@ -230,7 +230,7 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
                 ids(fresh)));
     }
 
-    private static Optional<Impossible> time(List<Item> must, Asked asked, List<Lesson> open) {
+    private static Optional<Impossible> time(List<Item> must, PlanningTask asked, List<Lesson> open) {
         int room = open.stream().mapToInt(Lesson::minutes).sum();
         int needed = must.stream().mapToInt(item -> left(item, asked)).sum();
         if (needed <= room) {
@@ -248,7 +248,7 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
                 ids(must)));
     }
 
-    private static Optional<Impossible> falls(List<Item> must, Asked asked, List<Lesson> open) {
+    private static Optional<Impossible> falls(List<Item> must, PlanningTask asked, List<Lesson> open) {
         double room = open.size() * asked.mostFalls();
         double needed = must.stream()
                 .mapToDouble(item -> item.falls() * Math.max(0, Item.MEETINGS - set(item, asked)))
@@ -273,13 +273,13 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
     }
 
     /** Minutes that an item still takes at least. */
-    private static int left(Item item, Asked asked) {
+    private static int left(Item item, PlanningTask asked) {
         int has = set(item, asked);
         return has >= Item.MEETINGS ? 0 : item.least() - (has == 0 ? 0 : item.minutes(0) + (has - 1) * item.again());
     }
 
     /** As few items as make good for so many minutes. */
-    private static List<Item> smallest(List<Item> must, Asked asked, int over) {
+    private static List<Item> smallest(List<Item> must, PlanningTask asked, int over) {
         List<Item> largest = must.stream()
                 .sorted(Comparator.comparing((Item item) -> -left(item, asked)).thenComparing(Item::id))
                 .toList();
@@ -296,14 +296,14 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
     }
 
     /** The items each of which would be enough, the smallest first. */
-    private static List<Item> alike(List<Item> must, Asked asked, int over) {
+    private static List<Item> alike(List<Item> must, PlanningTask asked, int over) {
         return must.stream()
                 .filter(item -> left(item, asked) >= over)
                 .sorted(Comparator.comparing((Item item) -> left(item, asked)).thenComparing(Item::id))
                 .toList();
     }
 
-    private static int set(Item item, Asked asked) {
+    private static int set(Item item, PlanningTask asked) {
         return asked.set().getOrDefault(item.id(), new TreeSet<>()).size();
     }
 
@@ -326,7 +326,7 @@ public record Impossible(Rule rule, String sentence, String relief, List<String>
     private static String named(List<Item> items) {
         List<String> names = items.stream().limit(NAMED).map(Item::name).toList();
         int more = items.size() - names.size();
-        return more > 0 ? String.join(", ", names) + " and " + more + " more" : Say.and(names);
+        return more > 0 ? String.join(", ", names) + " and " + more + " more" : Phrases.and(names);
     }
 
     private static List<String> ids(List<Item> items) {

@@ -15,8 +15,8 @@ import java.util.stream.Stream;
 import lynchet.core.term.plan.Timetable.Before;
 import lynchet.core.term.plan.Timetable.Beside;
 import lynchet.core.term.plan.Timetable.Bounds;
-import lynchet.core.term.plan.Timetable.Kept;
-import lynchet.core.term.plan.Timetable.Stood;
+import lynchet.core.term.plan.Timetable.Pinned;
+import lynchet.core.term.plan.Timetable.PlacedBefore;
 
 /** What a plan has to keep, what it owes, and what it would like (design: term plan). */
 public final class PlanRules implements ConstraintProvider {
@@ -86,14 +86,14 @@ public final class PlanRules implements ConstraintProvider {
     private static Constraint notInThePast(ConstraintFactory rules) {
         return rules.forEach(Meeting.class)
                 .filter(Meeting::isLate)
-                .ifNotExists(Kept.class, equal(Meeting::item, Kept::item), equal(Meeting::there, Kept::lesson))
+                .ifNotExists(Pinned.class, equal(Meeting::item, Pinned::item), equal(Meeting::there, Pinned::lesson))
                 .penalize(HARD, one -> LATE)
                 .asConstraint("nothing in a class that is over or kept");
     }
 
     private static Constraint kept(ConstraintFactory rules) {
-        return rules.forEach(Kept.class)
-                .ifNotExists(Meeting.class, equal(Kept::item, Meeting::item), equal(Kept::lesson, Meeting::there))
+        return rules.forEach(Pinned.class)
+                .ifNotExists(Meeting.class, equal(Pinned::item, Meeting::item), equal(Pinned::lesson, Meeting::there))
                 .penalize(HARD, kept -> LATE)
                 .asConstraint("what is kept stays");
     }
@@ -180,7 +180,7 @@ public final class PlanRules implements ConstraintProvider {
                 .penalize(
                         WISH,
                         (one, next) -> PER_CLASS_OFF
-                                * Math.abs(next.there().index() - one.there().index() - Asked.gapAfter(one.n())))
+                                * Math.abs(next.there().index() - one.there().index() - PlanningTask.gapAfter(one.n())))
                 .asConstraint("met again after 1, 3 and 8 classes");
     }
 
@@ -191,11 +191,11 @@ public final class PlanRules implements ConstraintProvider {
                         (one, bounds) -> one.item(),
                         (one, bounds) -> bounds,
                         max((Meeting one, Bounds bounds) -> one.there().date().toEpochDay()))
-                .filter((item, bounds, last) -> bounds.grading() - last > Asked.LAST)
+                .filter((item, bounds, last) -> bounds.grading() - last > PlanningTask.LAST)
                 .penalize(
                         WISH,
                         (item, bounds, last) -> (item.must() ? PER_DAY_STALE_MUST : PER_DAY_STALE)
-                                * (int) (bounds.grading() - last - Asked.LAST))
+                                * (int) (bounds.grading() - last - PlanningTask.LAST))
                 .asConstraint("met in the last two weeks before the grading");
     }
 
@@ -258,8 +258,11 @@ public final class PlanRules implements ConstraintProvider {
     }
 
     private static Constraint moved(ConstraintFactory rules) {
-        return rules.forEach(Stood.class)
-                .ifNotExists(Meeting.class, equal(Stood::item, Meeting::item), equal(Stood::lesson, Meeting::there))
+        return rules.forEach(PlacedBefore.class)
+                .ifNotExists(
+                        Meeting.class,
+                        equal(PlacedBefore::item, Meeting::item),
+                        equal(PlacedBefore::lesson, Meeting::there))
                 .penalize(WISH, stood -> MOVED)
                 .asConstraint("few changes");
     }
@@ -269,9 +272,9 @@ public final class PlanRules implements ConstraintProvider {
                 .filter(Bounds::replans)
                 .join(Meeting.class)
                 .ifNotExists(
-                        Stood.class,
-                        equal((bounds, one) -> one.item(), Stood::item),
-                        equal((bounds, one) -> one.there(), Stood::lesson))
+                        PlacedBefore.class,
+                        equal((bounds, one) -> one.item(), PlacedBefore::item),
+                        equal((bounds, one) -> one.there(), PlacedBefore::lesson))
                 .penalize(WISH, (bounds, one) -> ADDED)
                 .asConstraint("few additions");
     }

@@ -10,7 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.SortedSet;
 import java.util.TreeSet;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -40,19 +40,19 @@ public final class PlanSays {
             List<String> items,
             @Nullable String lesson) {}
 
-    private final Asked asked;
+    private final PlanningTask asked;
     private final Planner.Placing placing;
     private final Map<String, Item> byId = new HashMap<>();
     private final List<Said> said = new ArrayList<>();
 
-    private PlanSays(Asked asked, Planner.Placing placing) {
+    private PlanSays(PlanningTask asked, Planner.Placing placing) {
         this.asked = asked;
         this.placing = placing;
         asked.items().forEach(item -> byId.put(item.id(), item));
     }
 
     /** What is broken first, then what is to be minded, then the rest. */
-    public static List<Said> of(Asked asked, Planner.Placing placing) {
+    public static List<Said> of(PlanningTask asked, Planner.Placing placing) {
         PlanSays says = new PlanSays(asked, placing);
         says.order();
         says.classes();
@@ -168,7 +168,7 @@ public final class PlanSays {
         }
     }
 
-    /** Whoever waits much longer for a first review than wanted. */
+    /** Anybody who waits much longer for a first review than wanted. */
     private void waits() {
         for (Item item : asked.items()) {
             List<Integer> on = List.copyOf(placing.of(item.id()));
@@ -177,7 +177,7 @@ public final class PlanSays {
             }
             long days = ChronoUnit.DAYS.between(
                     lesson(on.get(0)).date(), lesson(on.get(1)).date());
-            if (on.get(1) - on.get(0) > 2 && days > Asked.LAST) {
+            if (on.get(1) - on.get(0) > 2 && days > PlanningTask.LAST) {
                 add(
                         Level.MINDS,
                         item.name() + " waits " + days / 7 + " weeks until it is met again.",
@@ -196,7 +196,7 @@ public final class PlanSays {
                 .filter(item -> placing.of(item.id()).stream()
                         .map(at -> lesson(at).date())
                         .noneMatch(day -> !day.isAfter(asked.grading())
-                                && !day.isBefore(asked.grading().minusDays(Asked.LAST))))
+                                && !day.isBefore(asked.grading().minusDays(PlanningTask.LAST))))
                 .toList();
         if (!stale.isEmpty()) {
             add(
@@ -282,7 +282,7 @@ public final class PlanSays {
     private static String named(List<Item> items) {
         List<String> names = items.stream().limit(NAMED).map(Item::name).toList();
         int more = items.size() - names.size();
-        return more > 0 ? String.join(", ", names) + " and " + more + " more" : Say.and(names);
+        return more > 0 ? String.join(", ", names) + " and " + more + " more" : Phrases.and(names);
     }
 
     private static List<String> ids(List<Item> items) {

@@ -59,12 +59,12 @@ public final class Planner {
      * Where items stand.
      *
      * @param at by item, places of the classes it is met in; an item that stands nowhere is missing
-     * @param owed {@link Asked#owed how many meetings} of what must be there found no place; 0: the plan holds
+     * @param owed {@link PlanningTask#owed how many meetings} of what must be there found no place; 0: the plan holds
      */
     public record Placing(Map<String, SortedSet<Integer>> at, int owed) {
 
         /** Items as they stand, with what is owed then. */
-        public static Placing of(Asked asked, Map<String, SortedSet<Integer>> at) {
+        public static Placing of(PlanningTask asked, Map<String, SortedSet<Integer>> at) {
             return new Placing(at, asked.owed(at));
         }
 
@@ -82,18 +82,18 @@ public final class Planner {
     private Planner() {}
 
     /** Plans what is asked; a rule that cannot be kept leaves something owed, never a rule broken. */
-    public static Placing plan(Asked asked, Watch watch) {
+    public static Placing plan(PlanningTask asked, Watch watch) {
         return plan(asked, watch, SLICES);
     }
 
     /** A plan that keeps every rule, found in one look; wishes may be left open. */
-    public static Placing quickly(Asked asked) {
+    public static Placing quickly(PlanningTask asked) {
         Placing found = placing(
                 asked, bettered(asked, needed(asked, Watch.NOBODY, FEW_LOOKS), Set.of(), Watch.NOBODY, 1, FEW_LOOKS));
-        return Spare.used(asked, found, lesson -> true);
+        return FillFreeMinutes.used(asked, found, lesson -> true);
     }
 
-    static Placing plan(Asked asked, Watch watch, int slices) {
+    static Placing plan(PlanningTask asked, Watch watch, int slices) {
         if (!asked.was().isEmpty()) {
             Placing was = Placing.of(asked, asked.was());
             Set<String> still = untouched(asked);
@@ -103,16 +103,16 @@ public final class Planner {
                 Timetable mended = bettered(asked, was, left, watch, Math.min(MENDING, slices), LOOKS);
                 if (isWhole(mended)) {
                     Placing found = placing(asked, mended);
-                    return Spare.used(asked, found, lesson -> isChanged(asked, found, lesson));
+                    return FillFreeMinutes.used(asked, found, lesson -> isChanged(asked, found, lesson));
                 }
             }
         }
         Placing found = placing(asked, bettered(asked, needed(asked, watch, LOOKS), Set.of(), watch, slices, LOOKS));
-        return Spare.used(asked, found, lesson -> true);
+        return FillFreeMinutes.used(asked, found, lesson -> true);
     }
 
     /** Items that lost nothing and owe nothing, nor build on one that did: a replan tries to leave them alone. */
-    private static Set<String> untouched(Asked asked) {
+    private static Set<String> untouched(PlanningTask asked) {
         Set<String> still = asked.items().stream()
                 .filter(item -> isWhole(asked, item))
                 .map(Item::id)
@@ -127,14 +127,14 @@ public final class Planner {
         return still;
     }
 
-    private static boolean isWhole(Asked asked, Item item) {
+    private static boolean isWhole(PlanningTask asked, Item item) {
         SortedSet<Integer> was = asked.was().getOrDefault(item.id(), new TreeSet<>());
         SortedSet<Integer> stands = new TreeSet<>(asked.set().getOrDefault(item.id(), new TreeSet<>()));
         was.stream().filter(n -> asked.lessons().get(n).open()).forEach(stands::add);
         return stands.size() >= (item.must() ? Item.MEETINGS : 1) && stands.containsAll(was);
     }
 
-    private static boolean isChanged(Asked asked, Placing now, Lesson lesson) {
+    private static boolean isChanged(PlanningTask asked, Placing now, Lesson lesson) {
         return asked.items().stream()
                 .anyMatch(item -> now.of(item.id()).contains(lesson.index())
                         != asked.was().getOrDefault(item.id(), new TreeSet<>()).contains(lesson.index()));
@@ -142,7 +142,7 @@ public final class Planner {
 
     /** The best that is found from where a plan stands. */
     private static Timetable bettered(
-            Asked asked, Placing from, Set<String> still, Watch watch, int slices, int looks) {
+            PlanningTask asked, Placing from, Set<String> still, Watch watch, int slices, int looks) {
         Timetable best = new Setting(asked, from, still, asked.meetings()).timetable(ordered(asked.items()));
         HardMediumSoftScore before = null;
         for (int slice = 0; slice < slices; slice++) {
@@ -167,7 +167,7 @@ public final class Planner {
      * Only what must be there, before anything else takes its room; in another order, and without a thought for where it stood,
      * where one leaves something owed.
      */
-    private static Placing needed(Asked asked, Watch watch, int looks) {
+    private static Placing needed(PlanningTask asked, Watch watch, int looks) {
         int tries = Impossible.of(asked).isEmpty() ? TRIES : 2;
         Timetable best = null;
         for (int attempt = 0; attempt < tries && (best == null || !isWhole(best)); attempt++) {
@@ -237,7 +237,7 @@ public final class Planner {
         return deep;
     }
 
-    private static Placing placing(Asked asked, Timetable timetable) {
+    private static Placing placing(PlanningTask asked, Timetable timetable) {
         Map<String, SortedSet<Integer>> at = new TreeMap<>();
         for (Meeting meeting : timetable.meetings()) {
             @Nullable Lesson lesson = meeting.getLesson();

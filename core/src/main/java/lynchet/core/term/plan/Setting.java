@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param still ids of items that stay where they stood
  * @param most how many meetings an item may have; where it is no more than those needed, what comes if time allows waits
  */
-record Setting(Asked asked, Planner.@Nullable Placing from, Set<String> still, int most) {
+record Setting(PlanningTask asked, Planner.@Nullable Placing from, Set<String> still, int most) {
 
     /** @param order the items in the order in which they are placed */
     Timetable timetable(List<Item> order) {
@@ -29,14 +29,14 @@ record Setting(Asked asked, Planner.@Nullable Placing from, Set<String> still, i
                 .min()
                 .orElse(asked.lessons().size());
         List<Meeting> meetings = new ArrayList<>();
-        List<Timetable.Kept> kept = new ArrayList<>();
-        List<Timetable.Stood> stood = new ArrayList<>();
+        List<Timetable.Pinned> kept = new ArrayList<>();
+        List<Timetable.PlacedBefore> stood = new ArrayList<>();
         for (Item item : order) {
             SortedSet<Integer> set = places(asked.set(), item);
             SortedSet<Integer> was = places(asked.was(), item);
             List<Integer> past = List.copyOf(set.headSet(now));
-            set.tailSet(now).forEach(at -> kept.add(new Timetable.Kept(item, lesson(at))));
-            was.tailSet(now).forEach(at -> stood.add(new Timetable.Stood(item, lesson(at))));
+            set.tailSet(now).forEach(at -> kept.add(new Timetable.Pinned(item, lesson(at))));
+            was.tailSet(now).forEach(at -> stood.add(new Timetable.PlacedBefore(item, lesson(at))));
             SortedSet<Integer> start = new TreeSet<>(from == null ? was : from.of(item.id()));
             start.removeIf(at -> at < now || !lesson(at).open());
             start.addAll(set.tailSet(now));
@@ -60,10 +60,10 @@ record Setting(Asked asked, Planner.@Nullable Placing from, Set<String> still, i
     }
 
     /** Classes that are open, and those in which something stands for good: the solver knows no others. */
-    private List<Lesson> reachable(List<Meeting> meetings, List<Timetable.Kept> kept) {
+    private List<Lesson> reachable(List<Meeting> meetings, List<Timetable.Pinned> kept) {
         Set<Lesson> stand = Stream.concat(
                         meetings.stream().map(Meeting::getLesson).filter(Objects::nonNull),
-                        kept.stream().map(Timetable.Kept::lesson))
+                        kept.stream().map(Timetable.Pinned::lesson))
                 .collect(Collectors.toSet());
         return asked.lessons().stream()
                 .filter(lesson -> lesson.open() || stand.contains(lesson))

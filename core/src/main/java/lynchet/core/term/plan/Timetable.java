@@ -30,10 +30,10 @@ public class Timetable {
     private List<Beside> beside;
 
     @ProblemFactCollectionProperty
-    private List<Kept> kept;
+    private List<Pinned> kept;
 
     @ProblemFactCollectionProperty
-    private List<Stood> stood;
+    private List<PlacedBefore> stood;
 
     @ProblemFactProperty
     private Bounds bounds;
@@ -68,10 +68,10 @@ public class Timetable {
     record Beside(Item item, Item other) {}
 
     /** An item is kept in a class that is to come. */
-    record Kept(Item item, Lesson lesson) {}
+    record Pinned(Item item, Lesson lesson) {}
 
     /** An item stood in a class of the plan before. */
-    record Stood(Item item, Lesson lesson) {}
+    record PlacedBefore(Item item, Lesson lesson) {}
 
     /** For the solver. */
     protected Timetable() {}
@@ -80,8 +80,8 @@ public class Timetable {
             List<Lesson> lessons,
             List<Item> items,
             Bounds bounds,
-            List<Kept> kept,
-            List<Stood> stood,
+            List<Pinned> kept,
+            List<PlacedBefore> stood,
             List<Meeting> meetings) {
         this.lessons = lessons;
         this.items = items;

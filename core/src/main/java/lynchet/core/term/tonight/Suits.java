@@ -14,10 +14,10 @@ import lynchet.core.numbers.ClubNumbers;
 import lynchet.core.pair.Work;
 import lynchet.core.people.Fading;
 import lynchet.core.people.Restriction;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Phrases;
+import lynchet.core.term.Demand;
 import lynchet.core.term.Teaching;
 import lynchet.core.term.TermPlan;
-import lynchet.core.term.Wanted;
 
 /** Whether something suits who is here, and what it adds up to. */
 final class Suits {
@@ -79,8 +79,8 @@ final class Suits {
     /** What is in the term's plan counts for half where no rank asks for it. */
     private double weight(Here one, String subject, boolean isPlanned) {
         Fading fading = one.memory().get(subject);
-        double asked = Wanted.weight(one.lacks(subject), fading, day);
-        return isPlanned ? Math.max(asked, Wanted.weight(true, fading, day) / 2) : asked;
+        double asked = Demand.weight(one.lacks(subject), fading, day);
+        return isPlanned ? Math.max(asked, Demand.weight(true, fading, day) / 2) : asked;
     }
 
     private int count(Predicate<Here> which) {
@@ -104,7 +104,7 @@ final class Suits {
                 + (rusty > 0 ? ", rusty in " + rusty : "")
                 + "; " + minutes + " min"
                 + (waves > 1 ? " in " + waves + " waves" : "")
-                + (falls > 0 ? "; " + Say.count(falls, "fall", "falls") + " each" : "")
+                + (falls > 0 ? "; " + Phrases.count(falls, "fall", "falls") + " each" : "")
                 + ".";
     }
 
@@ -236,7 +236,7 @@ final class Suits {
     private static String named(List<Here> some) {
         List<String> names = some.stream().map(Here::called).sorted().toList();
         return names.size() <= 4
-                ? Say.and(names)
-                : Say.and(List.of(names.get(0), names.get(1), (names.size() - 2) + " more"));
+                ? Phrases.and(names)
+                : Phrases.and(List.of(names.get(0), names.get(1), (names.size() - 2) + " more"));
     }
 }

@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.term.PlannedClasses;
 import lynchet.core.term.Teaching;
 import lynchet.core.term.TermPlan;
@@ -29,8 +29,8 @@ public record Tonight(List<Way> ways, List<Way.Suggested> left) {
     private static final double BESIDE = 1.2;
 
     public Tonight {
-        ways = Say.list(ways);
-        left = Say.list(left);
+        ways = Require.list(ways);
+        left = Require.list(left);
     }
 
     /** What suits a room; nothing where nobody is here. */

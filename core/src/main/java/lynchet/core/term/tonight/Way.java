@@ -2,7 +2,7 @@ package lynchet.core.term.tonight;
 
 import java.util.List;
 import lynchet.core.mat.TrainingClass;
-import lynchet.core.rule.Say;
+import lynchet.core.rule.Require;
 import lynchet.core.term.TermPlan;
 import org.jspecify.annotations.Nullable;
 
@@ -26,7 +26,7 @@ public record Way(List<Suggested> lines, int minutes, int falls, double weight, 
      * @param minutes it takes, waves among them
      * @param falls that everybody takes
      * @param isNew whether most of those here were never shown it
-     * @param weight what it counts for, see {@link lynchet.core.term.Wanted#weight}
+     * @param weight what it counts for, see {@link lynchet.core.term.Demand#weight}
      * @param notes what is to be minded
      * @param left why it is not proposed; null: it is
      * @param sentence its sum in words
@@ -46,6 +46,6 @@ public record Way(List<Suggested> lines, int minutes, int falls, double weight, 
             String sentence) {}
 
     public Way {
-        lines = Say.list(lines);
+        lines = Require.list(lines);
     }
 }

@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 /** Rules planted one by one: each is named, with the smallest relief. */
 class ImpossibleTest {
 
-    private static Impossible only(Asked asked) {
+    private static Impossible only(PlanningTask asked) {
         List<Impossible> found = Impossible.of(asked);
         assertThat(found).hasSize(1);
         return found.get(0);
@@ -117,7 +117,7 @@ class ImpossibleTest {
     @Test
     void moreFallsThanAClassBears() {
         Item thrown = new Item("t", "the throw", true, true, true, 16, 10, 16, Set.of(), Set.of(), null);
-        Impossible found = only(new Asked(lessons(6, 1, 45, 2), List.of(thrown), null, 10, Map.of(), Map.of()));
+        Impossible found = only(new PlanningTask(lessons(6, 1, 45, 2), List.of(thrown), null, 10, Map.of(), Map.of()));
         assertThat(found.rule()).isEqualTo(Rule.FALLS);
         assertThat(found.sentence()).isEqualTo("the throw throw everybody more often than a class bears, 10 times.");
     }
@@ -125,7 +125,8 @@ class ImpossibleTest {
     /** Nothing alone is in the way, but two that each need every class cannot both have it. */
     @Test
     void whatOnlyTogetherHasNoPlace() {
-        Asked asked = asked(lessons(4, 1, 29, 2), List.of(item("a", true, 16, 10), item("b", true, 16, 10)), null);
+        PlanningTask asked =
+                asked(lessons(4, 1, 29, 2), List.of(item("a", true, 16, 10), item("b", true, 16, 10)), null);
         assertThat(Impossible.of(asked)).isEmpty();
         Planner.Placing plan = Planner.plan(asked, Planner.Watch.NOBODY, 1);
         assertThat(plan.owed()).isPositive();

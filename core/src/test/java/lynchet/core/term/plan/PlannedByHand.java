@@ -40,12 +40,12 @@ final class PlannedByHand {
         return new Item(id, id, must, true, id.hashCode() % 2 == 0, first, again, 0, Set.of(needs), Set.of(), null);
     }
 
-    static Asked asked(List<Lesson> lessons, List<Item> items, LocalDate grading) {
-        return new Asked(lessons, items, grading, 60, Map.of(), Map.of());
+    static PlanningTask asked(List<Lesson> lessons, List<Item> items, LocalDate grading) {
+        return new PlanningTask(lessons, items, grading, 60, Map.of(), Map.of());
     }
 
     /** A term that a plan is known for, with hardly more room than that plan takes. */
-    static Asked backwards(Random random) {
+    static PlanningTask backwards(Random random) {
         int weeks = 10 + random.nextInt(6);
         int slots = 1 + random.nextInt(3);
         int many = weeks * slots;
@@ -98,11 +98,11 @@ final class PlannedByHand {
                     true));
         }
         LocalDate last = lessons.get(lastFirst).date();
-        return new Asked(lessons, items, last.plusDays(Asked.WEEKS_BEFORE), 48, Map.of(), Map.of());
+        return new PlanningTask(lessons, items, last.plusDays(PlanningTask.WEEKS_BEFORE), 48, Map.of(), Map.of());
     }
 
     /** Every rule that a plan breaks, in plain loops. */
-    static List<String> broken(Asked asked, Planner.Placing plan) {
+    static List<String> broken(PlanningTask asked, Planner.Placing plan) {
         List<String> broken = new ArrayList<>();
         int[] minutes = new int[asked.lessons().size()];
         int[] fresh = new int[minutes.length];

@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 /** Plans looked at by plain loops that know nothing of the planner. */
 class PlannerTest {
 
-    private static Planner.Placing plan(Asked asked) {
+    private static Planner.Placing plan(PlanningTask asked) {
         return Planner.plan(asked, Planner.Watch.NOBODY, 1);
     }
 
@@ -33,7 +33,7 @@ class PlannerTest {
     void termsThatHaveAPlanGetOne() {
         List<Long> unsolved = new ArrayList<>();
         for (long seed = FIRST_TERM; seed < FIRST_TERM + TERMS; seed++) {
-            Asked asked = PlannedByHand.backwards(new Random(seed));
+            PlanningTask asked = PlannedByHand.backwards(new Random(seed));
             assertThat(Impossible.of(asked)).as("term %d", seed).isEmpty();
             // What must be there, and now and then the wishes as well: they may break nothing.
             Planner.Placing plan = Planner.plan(asked, Planner.Watch.NOBODY, seed % 20 == 0 ? 1 : 0);
@@ -47,7 +47,7 @@ class PlannerTest {
         assertThat(unsolved).as("of %s", TERMS).hasSizeLessThanOrEqualTo(TERMS / 100);
     }
 
-    private static int missing(Asked asked, Planner.Placing plan) {
+    private static int missing(PlanningTask asked, Planner.Placing plan) {
         int missing = 0;
         for (Item item : asked.items()) {
             for (int n = plan.of(item.id()).size(); item.must() && n < 4; n++) {
@@ -62,7 +62,7 @@ class PlannerTest {
     void whatHasNoClassIsOwed() {
         List<Item> four = fourteen().subList(0, 4);
         for (int classes = 0; classes < 4; classes++) {
-            Asked asked = asked(lessons(classes, 1, 200, 9), four, null);
+            PlanningTask asked = asked(lessons(classes, 1, 200, 9), four, null);
             Planner.Placing plan = plan(asked);
             assertThat(plan.owed()).as("%d classes", classes).isEqualTo(missing(asked, plan));
             assertThat(plan.owed()).as("%d classes", classes).isGreaterThanOrEqualTo(16 - 4 * classes);
@@ -81,7 +81,7 @@ class PlannerTest {
 
     @Test
     void theSameQuestionHasTheSameAnswer() {
-        Asked asked = asked(lessons(14, 2, 45, 2), fourteen(), MONDAY.plusWeeks(14));
+        PlanningTask asked = asked(lessons(14, 2, 45, 2), fourteen(), MONDAY.plusWeeks(14));
         Planner.Placing plan = plan(asked);
         assertThat(broken(asked, plan)).isEmpty();
         assertThat(plan(asked)).isEqualTo(plan);
@@ -98,11 +98,11 @@ class PlannerTest {
                 String[] needs = n % 5 > track ? new String[] {String.format("i%02d", n - 1)} : new String[0];
                 items.add(item(id, n % 4 > 0, 12 + n % 3 * 4, 8 + n % 3, needs));
             }
-            Asked asked = asked(lessons(52, 3, 45, 2), items, MONDAY.plusWeeks(52));
+            PlanningTask asked = asked(lessons(52, 3, 45, 2), items, MONDAY.plusWeeks(52));
             Planner.Placing plan = Planner.plan(asked, Planner.Watch.NOBODY, track == 0 ? 1 : 0);
             assertThat(broken(asked, plan)).as("track %d", track).isEmpty();
             if (track == 3) {
-                Asked again = cancelled(asked, plan, 60);
+                PlanningTask again = cancelled(asked, plan, 60);
                 assertThat(changed(plan, plan(again), 156))
                         .as("one class of a year")
                         .isLessThanOrEqualTo(4);
@@ -116,10 +116,10 @@ class PlannerTest {
         List<Integer> changed = new ArrayList<>();
         for (int many = 12; many <= 14; many++) {
             List<Lesson> lessons = lessons(14, 2, 45, 2);
-            Asked first = asked(lessons, fourteen().subList(0, many), MONDAY.plusWeeks(14));
+            PlanningTask first = asked(lessons, fourteen().subList(0, many), MONDAY.plusWeeks(14));
             Planner.Placing plan = plan(first);
             for (int off = 4; off < 24; off += 2) {
-                Asked again = cancelled(first, plan, off);
+                PlanningTask again = cancelled(first, plan, off);
                 Planner.Placing replan = plan(again);
                 assertThat(broken(again, replan)).as("without class %d", off).isEmpty();
                 changed.add(changed(plan, replan, lessons.size()));
@@ -133,7 +133,7 @@ class PlannerTest {
     }
 
     /** Everything before it has happened; the class itself bears nothing any more. */
-    private static Asked cancelled(Asked first, Planner.Placing plan, int off) {
+    private static PlanningTask cancelled(PlanningTask first, Planner.Placing plan, int off) {
         List<Lesson> left = first.lessons().stream()
                 .map(l -> new Lesson(
                         l.id(),
@@ -147,7 +147,7 @@ class PlannerTest {
                 .toList();
         Map<String, SortedSet<Integer>> done = new TreeMap<>();
         plan.at().forEach((item, on) -> done.put(item, new TreeSet<>(on.headSet(off))));
-        return new Asked(left, first.items(), first.grading(), first.mostFalls(), done, plan.at());
+        return new PlanningTask(left, first.items(), first.grading(), first.mostFalls(), done, plan.at());
     }
 
     private static int changed(Planner.Placing before, Planner.Placing after, int many) {
@@ -171,8 +171,8 @@ class PlannerTest {
         List<Item> items = fourteen();
         Item themed = new Item("theme", "theme", false, true, true, 14, 10, 0, Set.of(), Set.of(), MONDAY.plusWeeks(6));
         items.add(themed);
-        Asked asked =
-                new Asked(lessons(14, 2, 45, 2), items, null, 60, Map.of("ib", new TreeSet<>(Set.of(9, 20))), Map.of());
+        PlanningTask asked = new PlanningTask(
+                lessons(14, 2, 45, 2), items, null, 60, Map.of("ib", new TreeSet<>(Set.of(9, 20))), Map.of());
         Planner.Placing plan = plan(asked);
         assertThat(broken(asked, plan)).isEmpty();
         assertThat(plan.of("ib")).contains(9, 20);
@@ -186,7 +186,7 @@ class PlannerTest {
     @Test
     void freeMinutesAreUsed() {
         List<Item> items = fourteen().subList(0, 7);
-        Asked asked = asked(lessons(14, 2, 45, 2), items, MONDAY.plusWeeks(14));
+        PlanningTask asked = asked(lessons(14, 2, 45, 2), items, MONDAY.plusWeeks(14));
         Planner.Placing bare = Planner.plan(asked, Planner.Watch.NOBODY, 0);
         assertThat(broken(asked, bare)).isEmpty();
         int meetings = bare.at().values().stream().mapToInt(Set::size).sum();
@@ -202,9 +202,10 @@ class PlannerTest {
 
     @Test
     void nothingIsMetAgainInTheVeryNextClassToFillIt() {
-        Asked asked = asked(lessons(12, 1, 45, 2), List.of(item("one", true, 16, 10)), MONDAY.plusWeeks(12));
+        PlanningTask asked = asked(lessons(12, 1, 45, 2), List.of(item("one", true, 16, 10)), MONDAY.plusWeeks(12));
         Planner.Placing bare = new Planner.Placing(Map.of("one", new TreeSet<>(Set.of(2, 7))), 2);
-        SortedSet<Integer> on = Spare.used(asked, bare, lesson -> true).of("one");
+        SortedSet<Integer> on =
+                FillFreeMinutes.used(asked, bare, lesson -> true).of("one");
         assertThat(on).hasSizeGreaterThan(3).contains(2, 7);
         assertThat(on.first()).isEqualTo(2);
         assertThat(on).noneMatch(n -> on.contains(n + 1));
@@ -212,7 +213,7 @@ class PlannerTest {
 
     @Test
     void whoeverLooksOnMayEndIt() {
-        Asked asked = asked(lessons(14, 2, 45, 2), fourteen(), MONDAY.plusWeeks(14));
+        PlanningTask asked = asked(lessons(14, 2, 45, 2), fourteen(), MONDAY.plusWeeks(14));
         assertThatThrownBy(() -> Planner.plan(asked, (best, slice, of) -> {
                     assertThat(best.owed()).isLessThanOrEqualTo(44);
                     throw new IllegalStateException("enough");

@@ -10,12 +10,12 @@ import org.springframework.stereotype.Component;
 
 /** What there is to point at: what is taught, and the records. One list of references is checked at every write. */
 @Component
-public class Known {
+public class ReferenceCheck {
 
-    private final Taught taught;
+    private final TeachingSnapshots taught;
     private final Stores stores;
 
-    Known(Taught taught, Stores stores) {
+    ReferenceCheck(TeachingSnapshots taught, Stores stores) {
         this.taught = taught;
         this.stores = stores;
     }

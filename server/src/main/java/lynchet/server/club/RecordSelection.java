@@ -4,10 +4,10 @@ import java.util.List;
 import lynchet.server.keep.PartStore;
 
 /** Which records an edit touches, part by part; what it does not name stays as it is. */
-public interface Slice {
+public interface RecordSelection {
 
     /** No records. */
-    Slice NONE = new Slice() {
+    RecordSelection NONE = new RecordSelection() {
         @Override
         public <T> List<T> of(PartStore<T> store) {
             return List.of();

@@ -25,11 +25,11 @@ import org.springframework.stereotype.Component;
  */
 @Component
 @Lazy(false)
-class Whole {
+class ReadThrough {
 
-    private static final Logger LOG = LoggerFactory.getLogger(Whole.class);
+    private static final Logger LOG = LoggerFactory.getLogger(ReadThrough.class);
 
-    /** Whoever opens the first page comes first. */
+    /** Those who open the first page come first. */
     private static final int SECONDS_AFTER_THE_START = 10;
 
     private final ObjectProvider<Exports> exports;
@@ -41,7 +41,7 @@ class Whole {
     private final Background background;
     private volatile Reading last;
 
-    Whole(
+    ReadThrough(
             ObjectProvider<Exports> exports,
             ObjectProvider<Copies> copies,
             Durable durable,
@@ -65,7 +65,7 @@ class Whole {
      * @param damage what is wrong and the way back; null: nothing
      * @param isFull whether the disk is full, so that nothing new is taken
      */
-    record WholeView(@Nullable Instant at, @Nullable String damage, boolean isFull) {}
+    record ReadThroughView(@Nullable Instant at, @Nullable String damage, boolean isFull) {}
 
     private record Reading(Instant at, @Nullable String damage) {}
 
@@ -99,8 +99,9 @@ class Whole {
         }
     }
 
-    WholeView view() {
+    ReadThroughView view() {
         Reading known = last;
-        return new WholeView(known == null ? null : known.at(), known == null ? null : known.damage(), room.isShort());
+        return new ReadThroughView(
+                known == null ? null : known.at(), known == null ? null : known.damage(), room.isShort());
     }
 }

@@ -3,12 +3,12 @@ package lynchet.server.keep;
 import org.springframework.security.core.Authentication;
 
 /** What an account may see and change. */
-public final class Sight {
+public final class AccountRights {
 
-    private Sight() {}
+    private AccountRights() {}
 
     /** Whether somebody sees only what is open to everybody with an account: no health, no ages, no contacts, no notes. */
-    public static boolean isOpen(Authentication who) {
+    public static boolean isViewer(Authentication who) {
         return has(who, "ROLE_VIEWER");
     }
 

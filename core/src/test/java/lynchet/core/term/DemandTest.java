@@ -28,7 +28,7 @@ import lynchet.core.rank.SyllabusGroup;
 import org.junit.jupiter.api.Test;
 
 /** What the ranks of somebody ask, and what a track wants by it. */
-class WantedTest {
+class DemandTest {
 
     private static final Track ALL = new Track("all", "All", null, List.of(), List.of());
 
@@ -113,9 +113,9 @@ class WantedTest {
         people.put(TinyClub.student("a", "1"), holding(met.state(), "white"));
         people.put(TinyClub.student("b", "2"), holding(passed.state(), "white"));
         people.put(TinyClub.student("c", "3"), holding(unlogged.state(), "white"));
-        List<Wanted> wanted = Wanted.of(ALL, people, List.of(adult), teaching, DAY, null);
-        assertThat(wanted).extracting(Wanted::technique).containsExactly("fall", "sweep");
-        Wanted sweep = wanted.get(1);
+        List<Demand> wanted = Demand.of(ALL, people, List.of(adult), teaching, DAY, null);
+        assertThat(wanted).extracting(Demand::technique).containsExactly("fall", "sweep");
+        Demand sweep = wanted.get(1);
         assertThat(sweep.need()).isEqualTo(1);
         assertThat(sweep.rusty()).as("passed, and lost").isEqualTo(1);
         assertThat(sweep.weight()).isEqualTo(1.5 * (1 - Math.pow(2, -9)), within(1e-9));
@@ -143,8 +143,8 @@ class WantedTest {
 
     private List<String> about(Map<Student, StudentState> people, Family... teaches) {
         Track track = new Track("all", "All", null, List.of(), List.of(teaches));
-        return Wanted.of(track, people, List.of(adult), teaching, DAY, null).stream()
-                .map(Wanted::technique)
+        return Demand.of(track, people, List.of(adult), teaching, DAY, null).stream()
+                .map(Demand::technique)
                 .toList();
     }
 
@@ -155,7 +155,7 @@ class WantedTest {
         Map<Student, StudentState> people = new LinkedHashMap<>();
         people.put(TinyClub.student("a", "1"), holding(StudentState.empty(), "white"));
         people.put(TinyClub.student("new", "2"), StudentState.empty());
-        Wanted before = Wanted.of(
+        Demand before = Demand.of(
                         ALL,
                         people,
                         List.of(slow),
@@ -164,7 +164,7 @@ class WantedTest {
                         DAY.plusWeeks(12).minusDays(1))
                 .get(0);
         assertThat(List.of(before.need(), before.soon(), before.weight())).isEqualTo(List.of(2, 0, 1.0));
-        Wanted then = Wanted.of(ALL, people, List.of(slow), teaching, DAY, DAY.plusWeeks(12))
+        Demand then = Demand.of(ALL, people, List.of(slow), teaching, DAY, DAY.plusWeeks(12))
                 .get(0);
         assertThat(List.of(then.need(), then.soon(), then.weight())).isEqualTo(List.of(2, 2, 2.0));
     }

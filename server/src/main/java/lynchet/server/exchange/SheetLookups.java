@@ -14,7 +14,7 @@ import lynchet.format.csv.Member;
 import lynchet.format.csv.Roll;
 
 /** What a sheet names, looked up once and remembered while that sheet is read: most lines name the same few. */
-final class Looked implements Roll, AttendanceCsv.Classes {
+final class SheetLookups implements Roll, AttendanceCsv.Classes {
 
     private final Roll roll;
     private final AttendanceCsv.Classes classes;
@@ -27,7 +27,7 @@ final class Looked implements Roll, AttendanceCsv.Classes {
     private final Map<String, Set<String>> there = new HashMap<>();
 
     /** @param present ids of the students in a class */
-    Looked(Roll roll, AttendanceCsv.Classes classes, Function<String, List<String>> present) {
+    SheetLookups(Roll roll, AttendanceCsv.Classes classes, Function<String, List<String>> present) {
         this.roll = roll;
         this.classes = classes;
         this.present = present;

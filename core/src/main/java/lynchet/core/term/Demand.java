@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param weight need, by when, and rust in one: see {@link #weight} and {@link #of}
  * @param ranks names of the ranks that ask for it
  */
-public record Wanted(
+public record Demand(
         @Nullable String technique,
         @Nullable String chain,
         String name,
@@ -58,7 +58,7 @@ public record Wanted(
      *
      * @param exam day of the next exam; null: none is planned
      */
-    public static List<Wanted> of(
+    public static List<Demand> of(
             Track track,
             Map<Student, StudentState> people,
             List<Ladder> ladders,
@@ -75,7 +75,7 @@ public record Wanted(
                 .sorted(Comparator.comparing((Counted one) -> !isOf(track, one.goal, teaching))
                         .thenComparing(one -> -one.weight)
                         .thenComparing(one -> one.goal.subject()))
-                .map(one -> new Wanted(
+                .map(one -> new Demand(
                         one.goal.technique(),
                         one.goal.chain(),
                         teaching.name(one.goal),

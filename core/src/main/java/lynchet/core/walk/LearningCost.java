@@ -3,13 +3,13 @@ package lynchet.core.walk;
 import java.util.BitSet;
 
 /** What moves cost a set of techniques: the missing ones and all that they build on, each paid for once. */
-final class Purse {
+final class LearningCost {
 
     private final MoveGraph graph;
     private final Knowledge knowledge;
     private final BitSet[] closure;
 
-    Purse(MoveGraph graph, Knowledge knowledge) {
+    LearningCost(MoveGraph graph, Knowledge knowledge) {
         this.graph = graph;
         this.knowledge = knowledge;
         this.closure = new BitSet[graph.techniques().size()];

@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param set where items stand for good: taught already, or kept there; by item, places of lessons
  * @param was where they stood in the plan before; empty: it is planned for the first time
  */
-public record Asked(
+public record PlanningTask(
         List<Lesson> lessons,
         List<Item> items,
         @Nullable LocalDate grading,
@@ -37,7 +37,7 @@ public record Asked(
     /** Distances between meetings that are wanted, in classes: +1, +3, +8, then 2.5 times the last. */
     private static final int[] GAPS = {1, 2, 5, 13, 31};
 
-    public Asked {
+    public PlanningTask {
         lessons = List.copyOf(lessons);
         items = withNeeded(items);
         set = Map.copyOf(set);
@@ -61,8 +61,8 @@ public record Asked(
     }
 
     /** The same, as if there had been no plan before. */
-    Asked anew() {
-        return new Asked(lessons, items, grading, mostFalls, set, Map.of());
+    PlanningTask anew() {
+        return new PlanningTask(lessons, items, grading, mostFalls, set, Map.of());
     }
 
     /**

@@ -18,7 +18,7 @@ import lynchet.core.people.Fading;
  * What is done with minutes that a plan leaves free: items are met once more where that helps most on the day of the exam, for
  * those who come on every weekday, on some and on one alone, all counted alike. Nothing is shown for the first time there.
  */
-final class Spare {
+final class FillFreeMinutes {
 
     /** It is not met again in the very next class. */
     private static final int APART = 1;
@@ -34,7 +34,7 @@ final class Spare {
     /** What must be there counts double. */
     private static final int MUST = 2;
 
-    private final Asked asked;
+    private final PlanningTask asked;
     private final LocalDate day;
     private final List<Set<String>> comers;
     private final Map<String, SortedSet<Integer>> at = new TreeMap<>();
@@ -42,7 +42,7 @@ final class Spare {
     private final int[] many;
     private final double[] falls;
 
-    private Spare(Asked asked, Planner.Placing placing) {
+    private FillFreeMinutes(PlanningTask asked, Planner.Placing placing) {
         this.asked = asked;
         List<Lesson> lessons = asked.lessons();
         this.day = asked.grading() == null ? lessons.get(lessons.size() - 1).date() : asked.grading();
@@ -70,8 +70,8 @@ final class Spare {
      *
      * @param into in which classes something may be added
      */
-    static Planner.Placing used(Asked asked, Planner.Placing placing, Predicate<Lesson> into) {
-        return asked.lessons().isEmpty() ? placing : new Spare(asked, placing).filled(into);
+    static Planner.Placing used(PlanningTask asked, Planner.Placing placing, Predicate<Lesson> into) {
+        return asked.lessons().isEmpty() ? placing : new FillFreeMinutes(asked, placing).filled(into);
     }
 
     private record Place(Item item, int lesson, double gain) {}
@@ -149,7 +149,7 @@ final class Spare {
         return sum / comers.size();
     }
 
-    /** Whoever comes on all weekdays, on some, or on one: every choice of them but none. */
+    /** Those who come on all weekdays, on some, or on one: every choice of them but none. */
     private static List<Set<String>> comers(List<String> slots) {
         List<Set<String>> all = new ArrayList<>();
         for (int bits = 1; bits < 1 << slots.size(); bits++) {

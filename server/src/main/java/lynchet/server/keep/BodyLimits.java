@@ -10,7 +10,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAd
 
 /** Every body that is sent keeps the {@link Limits}, before anything is done with it. */
 @ControllerAdvice
-class Door extends RequestBodyAdviceAdapter {
+class BodyLimits extends RequestBodyAdviceAdapter {
 
     @Override
     public boolean supports(

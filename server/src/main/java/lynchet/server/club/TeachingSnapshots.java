@@ -19,7 +19,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  * since its rules cross its parts.
  */
 @Service
-public class Taught {
+public class TeachingSnapshots {
 
     private final Stores stores;
     private final ClubSettings settings;
@@ -29,7 +29,7 @@ public class Taught {
     private volatile Snapshot current;
     private long revision;
 
-    Taught(Stores stores, ClubSettings settings, TransactionTemplate transaction, Background background) {
+    TeachingSnapshots(Stores stores, ClubSettings settings, TransactionTemplate transaction, Background background) {
         this.stores = stores;
         this.settings = settings;
         this.transaction = transaction;
@@ -49,7 +49,7 @@ public class Taught {
                 });
     }
 
-    /** Reads it while whoever came first still signs in; should that fail, whoever asks next is told why. */
+    /** Reads it while the person who came first still signs in; should that fail, the person who asks next is told why. */
     @EventListener(ApplicationReadyEvent.class)
     void readAhead() {
         background.thread("taught").submit(this::now);

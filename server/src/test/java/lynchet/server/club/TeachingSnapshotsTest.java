@@ -10,9 +10,9 @@ import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** What is taught is what was committed: nobody sees it before, and what was rolled back nobody ever does. */
-class TaughtTest {
+class TeachingSnapshotsTest {
 
-    private final Taught taught = new Taught(null, null, null, null);
+    private final TeachingSnapshots taught = new TeachingSnapshots(null, null, null, null);
     private final Snapshot before = taught.next(Club.named("Before"));
 
     @BeforeEach

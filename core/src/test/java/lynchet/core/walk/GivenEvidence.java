@@ -7,10 +7,11 @@ import lynchet.core.map.Link;
 import lynchet.core.map.Reaction;
 
 /** Evidence for tests: chances as they are told, shares even unless they are told too. */
-public record Told(GrapplingMap map, ToDoubleFunction<Link> chances, Map<String, Double> shares) implements Evidence {
+public record GivenEvidence(GrapplingMap map, ToDoubleFunction<Link> chances, Map<String, Double> shares)
+        implements Evidence {
 
-    public static Told of(GrapplingMap map, ToDoubleFunction<Link> chances) {
-        return new Told(map, chances, Map.of());
+    public static GivenEvidence of(GrapplingMap map, ToDoubleFunction<Link> chances) {
+        return new GivenEvidence(map, chances, Map.of());
     }
 
     @Override

@@ -1,15 +1,14 @@
 package lynchet.core.rule;
 
-import java.math.BigDecimal;
 import java.util.List;
 import java.util.regex.Pattern;
 
-/** What every value refuses at its door, and how small sentences are put together. */
-public final class Say {
+/** What every value requires of what it is made of. */
+public final class Require {
 
     private static final Pattern SLUG = Pattern.compile("[a-z0-9]+(-[a-z0-9]+)*");
 
-    private Say() {}
+    private Require() {}
 
     /**
      * A readable id: lower-case letters, digits and single hyphens, at most 80 characters.
@@ -53,7 +52,7 @@ public final class Say {
     }
 
     /** A value that must be there. */
-    public static <T> T there(String what, T value) {
+    public static <T> T present(String what, T value) {
         if (value == null) {
             throw new Nonsense(Nonsense.Rule.MISSING, what + " is missing");
         }
@@ -89,24 +88,5 @@ public final class Say {
             }
         }
         return List.copyOf(list);
-    }
-
-    /** "a", "a and b", "a, b and c". */
-    public static String and(List<String> words) {
-        if (words.size() <= 1) {
-            return String.join("", words);
-        }
-        return String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.get(words.size() - 1);
-    }
-
-    /** "1 class", "3 classes". */
-    public static String count(int n, String one, String many) {
-        return n + " " + (n == 1 ? one : many);
-    }
-
-    /** A number without needless zeros: "+0.6", "−2". */
-    public static String signed(double value) {
-        String plain = BigDecimal.valueOf(Math.abs(value)).stripTrailingZeros().toPlainString();
-        return value < 0 ? "\u2212" + plain : value > 0 ? "+" + plain : "0";
     }
 }

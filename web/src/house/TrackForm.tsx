@@ -9,8 +9,8 @@ import { needed } from '../form/limits';
 import { useDraft } from '../form/useDraft';
 import { nth } from '../ui/lists';
 import { FAMILIES, plain } from '../ui/words';
+import { DAYS } from './days';
 import { MatSize } from './MatSize';
-import { DAYS } from './TracksRoom';
 import classes from './TracksRoom.module.css';
 
 type Props = {

@@ -6,6 +6,7 @@ import { useWho } from '../ui/coaches';
 import { Empty, Loaded, Waiting } from '../ui/States';
 import { date, time } from '../ui/words';
 import { ClosedDays, Patterns } from './ClosedDays';
+import { DAYS } from './days';
 import classes from './TracksRoom.module.css';
 import { WhoIsMeant } from './WhoIsMeant';
 
@@ -109,16 +110,6 @@ function TrackSection({ track, onChange }: { track: Track; onChange: () => void 
     </section>
   );
 }
-
-export const DAYS: Record<Slot['day'], string> = {
-  MONDAY: 'Monday',
-  TUESDAY: 'Tuesday',
-  WEDNESDAY: 'Wednesday',
-  THURSDAY: 'Thursday',
-  FRIDAY: 'Friday',
-  SATURDAY: 'Saturday',
-  SUNDAY: 'Sunday',
-};
 
 const WEEK = Object.keys(DAYS);
 

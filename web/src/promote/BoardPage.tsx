@@ -14,18 +14,14 @@ import classes from './Board.module.css';
 import { BoardTable } from './BoardTable';
 import { Decide } from './Decide';
 import { Hill } from './Hill';
+import { monthOf } from './month';
 import signs from './Signs.module.css';
 import { counted, fits, SIGNS } from './signs';
 import { useDecide } from './useDecide';
 import { WindowPanel } from './WindowPanel';
 
-const month = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric' });
-
 /** Up to this width a list is easier to touch than a hill. */
 const PHONE = 700;
-
-/** "November 2026" */
-export const monthOf = (day: string) => month.format(new Date(`${day}T12:00:00`));
 
 /** Before a window: who stands where, and what is decided. */
 export function BoardPage() {

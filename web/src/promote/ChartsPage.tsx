@@ -8,9 +8,9 @@ import { PageHead } from '../frame/PageHead';
 import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
-import { monthOf } from './BoardPage';
 import classes from './Charts.module.css';
 import { daysOf } from './chart';
+import { monthOf } from './month';
 import { OnLadder } from './OnLadder';
 
 const ROWS = ['Helped at home', 'Homework', 'Exercise', 'Ate well', 'In bed on time'];

@@ -4,10 +4,10 @@ import { useSession } from '../api/club';
 import type { BoardView, Ladder, LadderView } from '../api/types';
 import { count, date } from '../ui/words';
 import classes from './Board.module.css';
-import { monthOf } from './BoardPage';
 import { Counting } from './Counting';
 import { Cupboard } from './Cupboard';
 import { HandOvers } from './HandOvers';
+import { monthOf } from './month';
 import type { Decide } from './useDecide';
 
 type Props = { view: BoardView; ladder: Ladder; views: LadderView[]; decide: Decide };

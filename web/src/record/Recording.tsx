@@ -4,8 +4,9 @@ import { isServerWell, sendAs } from '../api/client';
 import { useSession } from '../api/club';
 import type { ClassSheet, Name, Room } from '../api/types';
 import type { Database } from './kept';
-import { Outbox, type Sent, type Waiting } from './outbox';
+import { Outbox } from './outbox';
 import { withGuests, withKnocks, withPairs, withWaiting } from './overlay';
+import type { Sent, Waiting } from './waiting';
 
 const OutboxContext = createContext<Outbox | null>(null);
 

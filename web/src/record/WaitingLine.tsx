@@ -1,9 +1,9 @@
 import { Button, Modal } from '@mantine/core';
 import { useSession } from '../api/club';
 import { count, moment } from '../ui/words';
-import type { Waiting } from './outbox';
 import { useOutbox } from './Recording';
 import classes from './WaitingNote.module.css';
+import type { Waiting } from './waiting';
 
 /** What this device has recorded and not sent yet, the oldest first. */
 export function WaitingLine({ all, onClose }: { all: Waiting[]; onClose: () => void }) {

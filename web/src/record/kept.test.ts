@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { openDB } from 'idb';
 import { expect, it } from 'vitest';
 import { openKept } from './kept';
-import type { Waiting } from './outbox';
+import type { Waiting } from './waiting';
 
 const mark = (id: string) =>
   ({ kind: 'mark', body: { id, student: 'ana' }, account: 'head', says: id, at: '' }) as Waiting;

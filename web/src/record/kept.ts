@@ -1,5 +1,5 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import type { Waiting } from './outbox';
+import type { Waiting } from './waiting';
 
 /** What this browser keeps: what waits to be sent, and what the server said last. */
 interface Kept extends DBSchema {

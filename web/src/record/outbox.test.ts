@@ -3,7 +3,8 @@ import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Problem } from '../api/client';
 import { openKept } from './kept';
-import { Outbox, pauseAfter, type Sent, type Waiting } from './outbox';
+import { Outbox, pauseAfter } from './outbox';
+import type { Sent, Waiting } from './waiting';
 
 let name = 0;
 let answer: (id: string) => unknown = () => undefined;

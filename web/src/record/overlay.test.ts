@@ -1,8 +1,8 @@
 import { expect, it } from 'vitest';
 import type { ClassSheet, Name } from '../api/types';
 import { nth } from '../ui/lists';
-import type { Waiting } from './outbox';
 import { contested, withGuests, withKnocks, withPairs, withWaiting } from './overlay';
+import type { Waiting } from './waiting';
 
 const sheet = {
   training: { id: 'c' },

@@ -1,5 +1,5 @@
 import type { Attendance, ClassSheet, Name, Pairing, PracticeEntry } from '../api/types';
-import type { Waiting } from './outbox';
+import type { TakenOut, Waiting } from './waiting';
 
 /** A class sheet as it will be once everything that waits here is taken. */
 export function withWaiting(sheet: ClassSheet, waiting: Waiting[]): ClassSheet {
@@ -102,9 +102,6 @@ export function withPairs(rounds: Pairing[], classId: string, waiting: Waiting[]
   }
   return [...all].sort((a, b) => a.round - b.round);
 }
-
-/** Somebody whom this device took out, and the id of the check-in that it meant. */
-export type TakenOut = { student: string; classId: string; id: string; at: string };
 
 /** Those whom this device took out and who stand there all the same, by a check-in that was made without knowing it. */
 export function contested(

@@ -1,44 +1,33 @@
 package db.migration;
 
-import java.sql.Date;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import lynchet.core.club.Target;
-import lynchet.format.Json;
 import lynchet.format.Upgrade;
 import lynchet.format.csv.Roll;
-import org.flywaydb.core.api.migration.BaseJavaMigration;
 import org.flywaydb.core.api.migration.Context;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Moves what was kept as bodies into the relations of V4, and takes ranks and slots out of people and terms. It reads bodies as
  * trees, as they were written then, so that no record of today has a say in it.
  */
-public class V5__MoveRecords extends BaseJavaMigration {
+public class V5__MoveRecords extends BodyMigration {
 
-    private static final int BATCH_SIZE = 500;
-
-    private final JsonMapper mapper = Json.ofTheDisk();
     private final Set<String> there = new HashSet<>();
     private final Upgrade upgrade = new Upgrade((target, id) -> there.contains(target + id));
-    private java.sql.Connection connection;
 
     @Override
     public void migrate(Context context) throws SQLException {
-        connection = context.getConnection();
+        club = context.getConnection();
         map();
         calendarAndLadders();
         people();
@@ -48,7 +37,7 @@ public class V5__MoveRecords extends BaseJavaMigration {
         marks();
         rounds();
         gaps();
-        try (Statement statement = connection.createStatement()) {
+        try (Statement statement = club.createStatement()) {
             for (String table : List.of(
                     "old_attendance",
                     "old_practice",
@@ -66,57 +55,6 @@ public class V5__MoveRecords extends BaseJavaMigration {
         }
     }
 
-    private interface Body {
-        void at(String id, String body) throws SQLException;
-    }
-
-    /** Hands on every body of a table, a handful at a time. */
-    private void each(String table, Body to) throws SQLException {
-        String after = "";
-        while (true) {
-            List<String[]> some = new ArrayList<>();
-            try (PreparedStatement query = connection.prepareStatement(
-                    "select id, body from " + table + " where id > ? order by id limit " + BATCH_SIZE)) {
-                query.setString(1, after);
-                try (ResultSet rows = query.executeQuery()) {
-                    while (rows.next()) {
-                        some.add(new String[] {rows.getString(1), rows.getString(2)});
-                    }
-                }
-            }
-            for (String[] row : some) {
-                to.at(row[0], row[1]);
-                after = row[0];
-            }
-            if (some.size() < BATCH_SIZE) {
-                return;
-            }
-        }
-    }
-
-    private void run(String sql, Object... values) throws SQLException {
-        try (PreparedStatement statement = connection.prepareStatement(sql)) {
-            for (int i = 0; i < values.length; i++) {
-                Object value = values[i];
-                if (value instanceof LocalDate day) {
-                    statement.setDate(i + 1, Date.valueOf(day));
-                } else if (value instanceof Instant at) {
-                    statement.setObject(i + 1, OffsetDateTime.ofInstant(at, ZoneOffset.UTC));
-                } else {
-                    statement.setObject(i + 1, value);
-                }
-            }
-            statement.executeUpdate();
-        }
-    }
-
-    private void insert(String table, String columns, Object... values) throws SQLException {
-        run(
-                "insert into " + table + " (" + columns + ") values ("
-                        + String.join(", ", java.util.Collections.nCopies(values.length, "?")) + ")",
-                values);
-    }
-
     private interface Pointing {
         void to(String target, String pointed) throws SQLException;
     }
@@ -132,31 +70,6 @@ public class V5__MoveRecords extends BaseJavaMigration {
                 insert("points_at", "part, thing, target, pointed", part, thing, target, pointed);
             }
         });
-    }
-
-    private ObjectNode tree(String body) {
-        return (ObjectNode) mapper.readTree(body);
-    }
-
-    private static String text(JsonNode of, String field) {
-        return of.path(field).asString(null);
-    }
-
-    private static LocalDate day(JsonNode of, String field) {
-        return text(of, field) == null ? null : LocalDate.parse(text(of, field));
-    }
-
-    private static Instant moment(JsonNode of, String field) {
-        return text(of, field) == null ? Instant.EPOCH : Instant.parse(text(of, field));
-    }
-
-    /** A word of a fixed list; left out, it is the usual one. */
-    private static String word(JsonNode of, String field, String usual) {
-        return of.path(field).asString(usual);
-    }
-
-    private static String joined(String outer, String inner) {
-        return inner == null ? null : outer + "/" + inner;
     }
 
     private void map() throws SQLException {
@@ -320,7 +233,7 @@ public class V5__MoveRecords extends BaseJavaMigration {
     }
 
     private boolean exists(String table, String id) throws SQLException {
-        try (PreparedStatement query = connection.prepareStatement("select 1 from " + table + " where id = ?")) {
+        try (PreparedStatement query = club.prepareStatement("select 1 from " + table + " where id = ?")) {
             query.setString(1, id);
             try (ResultSet rows = query.executeQuery()) {
                 return rows.next();

@@ -89,6 +89,10 @@ class EveryWriteTest {
                     "Laying",
                     "{\"cycle\":{\"id\":\"hostile\",\"track\":\"throws\",\"from\":\"2026-11-24\",\"minutes\":0,\"themes\":[{\"name\":\"x\","
                             + "\"subjects\":[\"hip-bump-sweep\"]}]},\"ranks\":[\"white\"],\"weeks\":4}"),
+            Map.entry(
+                    "IgnoredLeak",
+                    "{\"id\":\"hostile\",\"position\":\"closed-guard\",\"reason\":\"x\",\"until\":\"2026-12-24\"}"),
+            Map.entry("LeakInto", "{\"classId\":\"juniors-2026-11-24\"}"),
             Map.entry("Years", "{\"years\":5}"),
             Map.entry("ClubName", "{\"name\":\"x\"}"),
             Map.entry("Beginning", "{\"from\":\"2027-01-01\"}"),
@@ -239,6 +243,7 @@ class EveryWriteTest {
                 .replace("{rank}", ladder.path("ranks").get(0).path("id").asString())
                 .replace("/promotions/{id}", "/promotions/pr-orla-fenwick")
                 .replace("{name}", "coach")
+                .replace("{position}", "closed-guard")
                 .replace("{id}", good.path("id").asString("turn-in"));
     }
 

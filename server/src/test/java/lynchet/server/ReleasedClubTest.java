@@ -45,6 +45,7 @@ class ReleasedClubTest {
             Parts.CLOSURES,
             Parts.PATTERNS,
             Parts.PLANS,
+            Parts.IGNORED_LEAKS,
             Parts.CYCLES,
             Parts.ASKS,
             Parts.INCIDENTS,

@@ -27,6 +27,7 @@ import lynchet.core.people.PromotionBuilder;
 import lynchet.core.people.StudentBuilder;
 import lynchet.core.rank.Ladder;
 import lynchet.core.round.Round;
+import lynchet.core.round.RoundBuilder;
 import lynchet.format.ClubArchive;
 import lynchet.starter.StarterLibrary;
 
@@ -262,17 +263,7 @@ public final class GrownClub implements ClubArchive.Source {
                         null,
                         null));
             }
-            to.accept(new Round(
-                    "r-%05d".formatted(n),
-                    at(WEEKS - 1 - n % 50, 1, 40),
-                    null,
-                    student(n),
-                    student((n + 1) % students),
-                    null,
-                    null,
-                    new Round.Ended(Round.How.TIME, null, null, null),
-                    events,
-                    "head"));
+            to.accept(RoundBuilder.builder().id("r-%05d".formatted(n)).at(at(WEEKS - 1 - n % 50, 1, 40)).first(student(n)).second(student((n + 1) % students)).ended(new Round.Ended(Round.How.TIME, null, null, null)).events(events).by("head").build());
         }
     }
 }

@@ -43,9 +43,8 @@ public final class ClubRecords {
         Map<String, LocalDate> roundDays = new HashMap<>();
         club.rounds().forEach(round -> roundDays.put(round.id(), day(round, days)));
         Map<String, Set<Round>> rounds = new HashMap<>();
-        club.rounds().forEach(round -> List.of(round.first(), round.second())
-                .forEach(
-                        who -> rounds.computeIfAbsent(who, w -> new HashSet<>()).add(round)));
+        club.rounds().forEach(round -> round.members().forEach(who -> rounds.computeIfAbsent(who, w -> new HashSet<>())
+                .add(round)));
         return club.people().stream()
                 .map(student -> {
                     String id = student.id();

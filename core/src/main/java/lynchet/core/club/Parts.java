@@ -49,6 +49,7 @@ import lynchet.core.promote.Belt;
 import lynchet.core.promote.Merit;
 import lynchet.core.promote.Nomination;
 import lynchet.core.rank.Ladder;
+import lynchet.core.round.IgnoredLeak;
 import lynchet.core.round.Round;
 import lynchet.core.safety.Incident;
 import lynchet.core.term.Closure;
@@ -179,6 +180,14 @@ public final class Parts {
             .inWords("kept class")
             .ofCoaches();
 
+    public static final Part<IgnoredLeak> IGNORED_LEAKS = Part.taught(
+                    "ignoredLeaks", "ignoredLeak", IgnoredLeak.class, IgnoredLeak::id)
+            .pointingAt((leak, to) -> to.refer("LEAK_POSITION", "position", POSITION, leak.position()))
+            .knownBy((leak, names) -> names.of(POSITION, leak.position()))
+            .spokenOf("that being caught from %s is left for now", "a leak left for now")
+            .inWords("leak left for now")
+            .ofCoaches();
+
     public static final Part<ClubNumbers> NUMBERS = Part.taught(
                     "numbers", "numbers", ClubNumbers.class, ClubNumbers::id)
             .spokenOf("%s", "the club’s numbers")
@@ -247,7 +256,10 @@ public final class Parts {
 
     public static final Part<Round> ROUNDS = Part.record("rounds", "round", Round.class, Round::id)
             .pointingAt(References::round)
-            .undone();
+            .knownBy((round, names) -> names.of(STUDENT, round.first()))
+            .spokenOf("a round of %s", "a round")
+            .undone()
+            .ofCoaches();
 
     public static final Part<IgnoredGap> IGNORED_GAPS = Part.record(
                     "ignoredGaps", "gap", IgnoredGap.class, IgnoredGap::id)
@@ -351,6 +363,7 @@ public final class Parts {
             PATTERNS,
             PLANS,
             CYCLES,
+            IGNORED_LEAKS,
             NUMBERS,
             PEOPLE,
             CLASSES,

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param link id of the link tried; null for a change of position without a name
  * @param position id of the position that the person who did it is in afterwards; null: where the link says
  * @param reaction id of the other one's reaction; null: none that has a name
+ * @param card whether it is the end of a card, which says what worked and nothing of what was tried before
  */
 public record Logged(
         boolean mine,
@@ -23,6 +24,7 @@ public record Logged(
         @Nullable String reaction,
         Round.Intent intent,
         Round.Outcome outcome,
+        boolean card,
         int count) {
 
     private record What(
@@ -32,7 +34,8 @@ public record Logged(
             String position,
             String reaction,
             Round.Intent intent,
-            Round.Outcome outcome) {}
+            Round.Outcome outcome,
+            boolean card) {}
 
     /** What rounds say, counted; each thing once with its number. */
     public static List<Logged> count(List<Round> rounds, RoundFilter filter) {
@@ -43,18 +46,43 @@ public record Logged(
             }
             boolean begins = true;
             for (Round.Event e : round.events()) {
-                String who = e.who() == Round.Who.FIRST ? round.first() : round.second();
-                boolean mine = filter.student() == null || filter.student().equals(who);
                 counts.merge(
-                        new What(mine, begins, e.link(), e.position(), e.reaction(), e.intent(), e.outcome()),
+                        new What(
+                                isMine(round, e.who(), filter),
+                                begins,
+                                e.link(),
+                                e.position(),
+                                e.reaction(),
+                                e.intent(),
+                                e.outcome(),
+                                false),
                         1,
                         Integer::sum);
                 begins = false;
             }
+            Round.Ended end = round.ended();
+            if (round.hasNoLog() && end.winner() != null && end.position() != null) {
+                counts.merge(
+                        new What(
+                                isMine(round, end.winner(), filter),
+                                false,
+                                end.link(),
+                                end.position(),
+                                null,
+                                Round.Intent.TRY,
+                                Round.Outcome.WORKED,
+                                true),
+                        1,
+                        Integer::sum);
+            }
         }
         List<Logged> all = new ArrayList<>();
         counts.forEach((w, n) ->
-                all.add(new Logged(w.mine, w.begins, w.link, w.position, w.reaction, w.intent, w.outcome, n)));
+                all.add(new Logged(w.mine, w.begins, w.link, w.position, w.reaction, w.intent, w.outcome, w.card, n)));
         return List.copyOf(all);
+    }
+
+    private static boolean isMine(Round round, Round.Who who, RoundFilter filter) {
+        return filter.student() == null || filter.student().equals(round.member(who));
     }
 }

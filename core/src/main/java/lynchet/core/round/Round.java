@@ -1,34 +1,47 @@
 package lynchet.core.round;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import lynchet.core.mat.Side;
 import lynchet.core.rule.Most;
 import lynchet.core.rule.Require;
+import lynchet.core.rule.Stamped;
+import lynchet.core.rule.Usual;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A live bout or spar between two students: a card that says how it ended, or a timed log of what happened.
+ * A live bout or spar of two: a card that says how it ended, or a timed log of what happened.
  *
  * @param first student id of the one whose view positions are told from
- * @param second student id of the other
- * @param classId class in which it was fought; null at a competition
+ * @param second student id of the other; null: somebody from outside, of whom nothing else is kept
+ * @param classId class in which it was fought; null outside any, as at a competition
  * @param ruleset id of the ruleset; null: free round
  * @param ended how it ended; never null
  * @param events what happened, in order of time; none for a mere card
+ * @param at when; null: when it is sent
+ * @param blockId block of the class; null: not said
+ * @param number which round of the evening or block, from 1; 0: not said
+ * @param words what a coach noted; may be null
  */
+@RecordBuilder
+@RecordBuilder.Options(inheritComponentAnnotations = false)
 public record Round(
         String id,
-        Instant at,
+        @Nullable Instant at,
         Kind kind,
         String first,
-        String second,
+        @Nullable String second,
         @Nullable String classId,
         @Nullable String ruleset,
         Ended ended,
         @Most(2000) List<Event> events,
-        @Most(40) @Nullable String by) {
+        @Most(40) @Nullable String by,
+        @Most(80) @Nullable String blockId,
+        @Usual("0") int number,
+        @Most(200) @Nullable String words)
+        implements Stamped<Round> {
 
     /** Where it was fought. */
     public enum Kind {
@@ -43,7 +56,14 @@ public record Round(
         THROW,
         PIN,
         POINTS,
-        TIME
+        TIME,
+        /** By the coach, an injury or the two themselves: nobody won. */
+        STOPPED;
+
+        /** Whether it ends so because somebody won. */
+        public boolean isWon() {
+            return this != TIME && this != STOPPED;
+        }
     }
 
     /** Who did it. */
@@ -124,14 +144,14 @@ public record Round(
 
     public Round {
         Require.id("a round", id);
-        Require.present("the time of this round", at);
         kind = kind == null ? Kind.LIVE : kind;
         Require.present("the first of this round", first);
-        Require.present("the second of this round", second);
         if (first.equals(second)) {
             throw new IllegalArgumentException("this round needs two different people");
         }
         Require.present("the end of this round", ended);
+        Require.within("the number of this round", number, 0, 500);
+        words = words == null || words.isBlank() ? null : words.strip();
         events = Require.list(events);
         for (int i = 1; i < events.size(); i++) {
             if (events.get(i).second() < events.get(i - 1).second()) {
@@ -142,16 +162,46 @@ public record Round(
 
     /** Ids of the club's people in it. */
     public List<String> members() {
-        return List.of(first, second);
+        return second == null ? List.of(first) : List.of(first, second);
     }
 
-    /** What a person tried on purpose by a named link, and it worked. */
+    /** Whether it says no more than how it ended. */
+    public boolean hasNoLog() {
+        return events.isEmpty();
+    }
+
+    /** Id of a member, or of the other one where that is asked; null: from outside. */
+    public @Nullable String member(Who who) {
+        return who == Who.FIRST ? first : second;
+    }
+
+    /** Id of the one who won; null: nobody, or somebody from outside. */
+    public @Nullable String winner() {
+        return ended.winner() == null ? null : member(ended.winner());
+    }
+
+    /** Id of the one who lost; null: nobody, or somebody from outside. */
+    public @Nullable String loser() {
+        return ended.winner() == null ? null : member(ended.winner() == Who.FIRST ? Who.SECOND : Who.FIRST);
+    }
+
+    /** What a person tried on purpose by a named link, and it worked; of a card, what it ended with. */
     public List<Event> successesOf(String person) {
         Who who = person.equals(first) ? Who.FIRST : Who.SECOND;
+        if (hasNoLog()) {
+            return ended.winner() != who || ended.link() == null
+                    ? List.of()
+                    : List.of(new Event(0, who, ended.link(), null, null, null, null, null, null));
+        }
         return events.stream()
                 .filter(e ->
                         e.who() == who && e.link() != null && e.intent() == Intent.TRY && e.outcome() == Outcome.WORKED)
                 .toList();
+    }
+
+    @Override
+    public Round stamped(@Nullable Instant when, @Nullable String account) {
+        return RoundBuilder.builder(this).at(when).by(account).build();
     }
 
     /** The same round with its links called by other names. */
@@ -173,6 +223,6 @@ public record Round(
         Ended end = ended.link() == null
                 ? ended
                 : new Ended(ended.how(), ended.winner(), ended.position(), links.apply(ended.link()));
-        return new Round(id, at, kind, first, second, classId, ruleset, end, renamed, by);
+        return RoundBuilder.builder(this).ended(end).events(renamed).build();
     }
 }

@@ -57,6 +57,7 @@ public final class RoundEvidence implements Evidence {
     private final Map<Alike, Tally> alike = new HashMap<>();
     private final Map<String, Integer> reactions = new HashMap<>();
     private final Map<String, Integer> visits = new HashMap<>();
+    private final Map<String, Integer> finishes = new HashMap<>();
 
     private RoundEvidence(GrapplingMap map) {
         this.map = map;
@@ -79,6 +80,10 @@ public final class RoundEvidence implements Evidence {
     }
 
     private void add(Logged one, boolean bothSides) {
+        if (one.card()) {
+            ended(one, bothSides);
+            return;
+        }
         Link link = map.link(one.link()).orElse(null);
         if (link != null && one.mine()) {
             tried(link, one);
@@ -90,6 +95,23 @@ public final class RoundEvidence implements Evidence {
         if (to != null && map.position(to).isPresent() && (link == null || !to.equals(link.from()))) {
             visited(to, one, bothSides);
         }
+    }
+
+    /**
+     * A card says where it ended and what worked, and nothing of what was tried before: it is a visit, and no rate comes of it.
+     */
+    private void ended(Logged one, boolean bothSides) {
+        if (map.position(one.position()).isPresent()) {
+            visited(one.position(), one, bothSides);
+        }
+        if (one.mine() && one.link() != null && map.link(one.link()).isPresent()) {
+            finishes.merge(one.link(), one.count(), Integer::sum);
+        }
+    }
+
+    /** How many cards say that a round ended with this link. */
+    public int finishes(String link) {
+        return finishes.getOrDefault(link, 0);
     }
 
     private void tried(Link link, Logged one) {

@@ -60,6 +60,8 @@ class PartsTest {
                         "practice",
                         "mark",
                         "pattern",
+                        "ignoredLeak",
+                        "round",
                         "plan",
                         "cycle",
                         "ask",

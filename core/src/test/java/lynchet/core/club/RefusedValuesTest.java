@@ -23,6 +23,7 @@ import lynchet.core.people.StudentBuilder;
 import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.round.Round;
+import lynchet.core.round.RoundBuilder;
 import lynchet.core.rule.Phrases;
 import lynchet.core.rule.Require;
 import lynchet.core.term.Closure;
@@ -40,7 +41,15 @@ class RefusedValuesTest {
     private static final LocalDate DAY = TinyClub.DAY;
 
     private static Round round(String second, Round.Ended ended, Round.Event... events) {
-        return new Round("r", TinyClub.AT, null, "ana", second, null, null, ended, List.of(events), "coach");
+        return RoundBuilder.builder()
+                .id("r")
+                .at(TinyClub.AT)
+                .first("ana")
+                .second(second)
+                .ended(ended)
+                .events(List.of(events))
+                .by("coach")
+                .build();
     }
 
     private static Round.Event event(int second, String link) {

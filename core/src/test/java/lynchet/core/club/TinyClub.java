@@ -42,7 +42,9 @@ import lynchet.core.rank.Ladder;
 import lynchet.core.rank.Policy;
 import lynchet.core.rank.Rank;
 import lynchet.core.rank.SyllabusGroup;
+import lynchet.core.round.IgnoredLeak;
 import lynchet.core.round.Round;
+import lynchet.core.round.RoundBuilder;
 import lynchet.core.safety.Incident;
 import lynchet.core.safety.IncidentBuilder;
 import lynchet.core.term.Closure;
@@ -70,6 +72,7 @@ public final class TinyClub {
             one(new Closure("easter", "Easter", DAY.plusDays(30), DAY.plusDays(33), List.of("all")));
     final List<ClassPattern> patterns = one(
             new ClassPattern("usual", "Usual", trained("c0", "all", "hip-bump").blocks()));
+    final List<IgnoredLeak> ignoredLeaks = one(new IgnoredLeak("leak", "guard", "taught in March", DAY));
     final List<Student> people = one(student("ana", "11"));
     final List<Promotion> promotions = one(given("gave", "ana", "adult", "white"));
     final List<TrainingClass> classes = one(trained("c1", "all", "hip-bump"));
@@ -135,6 +138,7 @@ public final class TinyClub {
                 .with(Parts.TERMS, terms)
                 .with(Parts.CLOSURES, closures)
                 .with(Parts.PATTERNS, patterns)
+                .with(Parts.IGNORED_LEAKS, ignoredLeaks)
                 .with(Parts.PLANS, plans)
                 .with(Parts.CYCLES, cycles)
                 .with(Parts.PEOPLE, people)
@@ -273,6 +277,16 @@ public final class TinyClub {
     static Round round(String id, String second, String classId, String ruleset, String link, String position) {
         Round.Event event = new Round.Event(5, Round.Who.FIRST, link, position, null, null, null, null, null);
         Round.Ended ended = new Round.Ended(Round.How.TIME, null, null, null);
-        return new Round(id, AT, null, "ana", second, classId, ruleset, ended, List.of(event), "coach");
+        return RoundBuilder.builder()
+                .id(id)
+                .at(AT)
+                .first("ana")
+                .second(second)
+                .classId(classId)
+                .ruleset(ruleset)
+                .ended(ended)
+                .events(List.of(event))
+                .by("coach")
+                .build();
     }
 }

@@ -58,7 +58,14 @@ class RoundEvidenceTest {
 
     private static Round round(List<Event> events) {
         Round.Ended ended = new Round.Ended(Round.How.TIME, null, null, null);
-        return new Round("r", Instant.EPOCH, null, "a", "b", null, null, ended, events, null);
+        return RoundBuilder.builder()
+                .id("r")
+                .at(Instant.EPOCH)
+                .first("a")
+                .second("b")
+                .ended(ended)
+                .events(events)
+                .build();
     }
 
     private static RoundEvidence evidence(List<Event> events) {
@@ -309,5 +316,26 @@ class RoundEvidenceTest {
         RoundEvidence elsewhere = evidence(event("choke-s", null, "shove", Intent.TRY, Outcome.WORKED));
         assertThat(share(there, "shove")).isCloseTo(2.0 / 3, within(1e-9));
         assertThat(share(elsewhere, "shove")).isCloseTo(0.5, within(1e-9));
+    }
+
+    /** What was tried before is not on a card: it says where rounds end, and no rate comes of what it ended with. */
+    @Test
+    void aCardIsAVisitAndNoTry() {
+        Round.Ended ended = new Round.Ended(Round.How.TAP, Who.SECOND, "mount", "choke-mount");
+        Round card = RoundBuilder.builder(round(List.of())).ended(ended).build();
+        RoundEvidence all = RoundEvidence.of(MAP, Logged.count(List.of(card, card), RoundFilter.ALL), true);
+        assertThat(all.works(link("choke-mount")).tries()).isZero();
+        assertThat(all.chance(link("choke-mount"))).isEqualTo(evidence().chance(link("choke-mount")));
+        assertThat(all.finishes("choke-mount")).isEqualTo(2);
+        assertThat(all.finishes("choke-guard")).isZero();
+        assertThat(all.visits("mount")).isEqualTo(2);
+        assertThat(all.visits(MAP.counterpart("mount").id())).isEqualTo(2);
+        RoundFilter loser = new RoundFilter("a", null, null, null, null);
+        RoundEvidence his = RoundEvidence.of(MAP, Logged.count(List.of(card), loser), false);
+        assertThat(his.finishes("choke-mount"))
+                .as("the other one finished with it")
+                .isZero();
+        assertThat(his.visits("mount")).isZero();
+        assertThat(his.visits(MAP.counterpart("mount").id())).isEqualTo(1);
     }
 }

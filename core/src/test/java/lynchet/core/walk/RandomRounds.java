@@ -10,6 +10,7 @@ import lynchet.core.map.Reaction;
 import lynchet.core.map.TinyMap;
 import lynchet.core.round.Logged;
 import lynchet.core.round.Round;
+import lynchet.core.round.RoundBuilder;
 import lynchet.core.round.RoundEvidence;
 import lynchet.core.round.RoundFilter;
 
@@ -44,17 +45,16 @@ public final class RandomRounds {
                         null,
                         null));
             }
-            rounds.add(new Round(
-                    "r" + r,
-                    Instant.EPOCH.plusSeconds(r),
-                    TinyMap.pick(List.of(Round.Kind.values()), random),
-                    "a",
-                    random.nextBoolean() ? "b" : "c",
-                    null,
-                    random.nextBoolean() ? "r" : null,
-                    new Round.Ended(Round.How.TIME, null, null, null),
-                    events,
-                    null));
+            rounds.add(RoundBuilder.builder()
+                    .id("r" + r)
+                    .at(Instant.EPOCH.plusSeconds(r))
+                    .kind(TinyMap.pick(List.of(Round.Kind.values()), random))
+                    .first("a")
+                    .second(random.nextBoolean() ? "b" : "c")
+                    .ruleset(random.nextBoolean() ? "r" : null)
+                    .ended(new Round.Ended(Round.How.TIME, null, null, null))
+                    .events(events)
+                    .build());
         }
         return rounds;
     }

@@ -28,6 +28,7 @@ import lynchet.core.people.Promotion;
 import lynchet.core.people.PromotionBuilder;
 import lynchet.core.people.StudentRecord;
 import lynchet.core.round.Round;
+import lynchet.core.round.RoundBuilder;
 import lynchet.server.keep.Sql;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.RowCallbackHandler;
@@ -234,42 +235,39 @@ class RecordReader {
         for (Round.Who who : Round.Who.values()) {
             String whose = who == Round.Who.FIRST ? "first_student" : "second_student";
             String other = who == Round.Who.FIRST ? "second_student" : "first_student";
+            String asked = "select r." + whose + ", r." + other + ", r.id, r.at, c.class_date, ";
+            String of = " left join training_class c on c.id = r.class_id where r." + whose + " in :students";
             query(
-                    "select r." + whose + ", r." + other + ", r.id, r.at, c.class_date, e.link, e.side from round r"
-                            + " join round_event e on e.round = r.id left join training_class c on c.id = r.class_id"
-                            + " where r." + whose + " in :students and e.who = '" + who
-                            + "' and e.link is not null and e.intent = 'TRY' and e.outcome = 'WORKED'",
+                    asked + "e.link, e.side from round r join round_event e on e.round = r.id" + of + " and e.who = '"
+                            + who + "' and e.link is not null and e.intent = 'TRY' and e.outcome = 'WORKED'",
                     students,
                     null,
-                    row -> {
-                        Parts its = parts.get(row.getString(1));
-                        Instant at = instant(row, 4);
-                        LocalDate day = row.getObject(5, LocalDate.class);
-                        Round.Event event = new Round.Event(
-                                0,
-                                Round.Who.FIRST,
-                                row.getString(6),
-                                null,
-                                null,
-                                null,
-                                null,
-                                Side.valueOf(row.getString(7)),
-                                null);
-                        its.rounds.add(new Round(
-                                row.getString(3),
-                                at,
-                                null,
-                                row.getString(1),
-                                row.getString(2),
-                                null,
-                                null,
-                                new Round.Ended(Round.How.TIME, null, null, null),
-                                List.of(event),
-                                null));
-                        its.roundDays.put(
-                                row.getString(3),
-                                day == null ? at.atZone(ZoneOffset.UTC).toLocalDate() : day);
-                    });
+                    row -> worked(row, parts));
+            query(
+                    asked + "r.end_link, 'BOTH' from round r" + of + " and r.winner = '" + who
+                            + "' and r.end_link is not null"
+                            + " and not exists (select 1 from round_event e where e.round = r.id)",
+                    students,
+                    null,
+                    row -> worked(row, parts));
         }
+    }
+
+    private static void worked(ResultSet row, Map<String, Parts> parts) throws SQLException {
+        Parts its = parts.get(row.getString(1));
+        Instant at = instant(row, 4);
+        LocalDate day = row.getObject(5, LocalDate.class);
+        Side side = Side.valueOf(row.getString(7));
+        its.rounds.add(RoundBuilder.builder()
+                .id(row.getString(3))
+                .at(at)
+                .first(row.getString(1))
+                .second(row.getString(2))
+                .ended(new Round.Ended(Round.How.TIME, null, null, null))
+                .events(List.of(
+                        new Round.Event(0, Round.Who.FIRST, row.getString(6), null, null, null, null, side, null)))
+                .build());
+        its.roundDays.put(
+                row.getString(3), day == null ? at.atZone(ZoneOffset.UTC).toLocalDate() : day);
     }
 }

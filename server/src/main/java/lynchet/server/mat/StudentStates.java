@@ -270,7 +270,7 @@ public class StudentStates implements AfterRecords {
         return jdbc.queryForList(
                 "select student from attendance where class_id = ? union select student from mark where class_id = ?"
                         + " union select first_student from round where class_id = ?"
-                        + " union select second_student from round where class_id = ?",
+                        + " union select second_student from round where class_id = ? and second_student is not null",
                 String.class,
                 classId,
                 classId,
@@ -280,18 +280,24 @@ public class StudentStates implements AfterRecords {
 
     /** Those who did this link in a round: what worked counts for the technique that it is done with. */
     private List<String> whoDid(String link) {
-        return jdbc.queryForList(
-                "select distinct case e.who when 'FIRST' then r.first_student else r.second_student end"
-                        + " from round_event e join round r on r.id = e.round where e.link = ?",
-                String.class,
-                link);
+        return jdbc
+                .queryForList(
+                        "select case e.who when 'FIRST' then r.first_student else r.second_student end as who"
+                                + " from round_event e join round r on r.id = e.round where e.link = ? union select case r.winner"
+                                + " when 'FIRST' then r.first_student else r.second_student end as who from round r where r.end_link = ?",
+                        String.class,
+                        link,
+                        link)
+                .stream()
+                .filter(java.util.Objects::nonNull)
+                .toList();
     }
 
     /**
      * Whether somebody can have been in a class of a day: they had joined, or they were a guest. Anybody who came before joining
      * was one.
      */
-    boolean canHaveBeen(String student, LocalDate day) {
+    public boolean canHaveBeen(String student, LocalDate day) {
         return jdbc.queryForObject(
                         "select count(*) from student s where s.id = ? and s.is_guest = false and s.joined > ?"
                                 + " and not exists (select 1 from attendance a where a.student = s.id and a.class_date < s.joined)",

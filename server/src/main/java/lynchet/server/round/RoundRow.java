@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import lynchet.core.mat.Side;
 import lynchet.core.round.Round;
+import lynchet.core.round.RoundBuilder;
 import lynchet.server.keep.Row;
 
 @Entity
@@ -44,6 +45,13 @@ class RoundRow extends Row<Round> {
 
     private String endLink;
 
+    private String blockId;
+
+    @Column(name = "round_number")
+    private int number;
+
+    private String words;
+
     @Column(name = "by_account")
     private String by;
 
@@ -72,23 +80,30 @@ class RoundRow extends Row<Round> {
         endPosition = value.ended().position();
         endLink = value.ended().link();
         by = value.by();
+        blockId = value.blockId();
+        number = value.number();
+        words = value.words();
         events.clear();
         value.events().forEach(event -> events.add(new EventRow(event)));
     }
 
     @Override
     public Round toCore() {
-        return new Round(
-                getId(),
-                at,
-                kind,
-                firstStudent,
-                secondStudent,
-                classId,
-                ruleset,
-                new Round.Ended(endedHow, winner, endPosition, endLink),
-                events.stream().map(EventRow::toCore).toList(),
-                by);
+        return RoundBuilder.builder()
+                .id(getId())
+                .at(at)
+                .kind(kind)
+                .first(firstStudent)
+                .second(secondStudent)
+                .classId(classId)
+                .ruleset(ruleset)
+                .ended(new Round.Ended(endedHow, winner, endPosition, endLink))
+                .events(events.stream().map(EventRow::toCore).toList())
+                .by(by)
+                .blockId(blockId)
+                .number(number)
+                .words(words)
+                .build();
     }
 
     /** One thing that happened in a round. */

@@ -7,9 +7,11 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
 import lynchet.core.map.GrapplingMap;
+import lynchet.core.round.Caught;
 import lynchet.core.round.Logged;
 import lynchet.core.round.Round;
 import lynchet.core.round.RoundEvidence;
@@ -97,37 +99,25 @@ public class RoundStore extends RowStore<Round, RoundRow> {
 
     /** What {@link Logged#count} says of the rounds that are kept, counted by the database. */
     List<Logged> count(RoundFilter filter) {
-        StringBuilder where = new StringBuilder(" where true");
+        Where where = new Where(filter);
+        String mine = filter.student() == null
+                ? "true"
+                : "(case %s when 'FIRST' then r.first_student else r.second_student end = ?)";
         List<Object> values = new ArrayList<>();
-        String mine = "true";
-        if (filter.student() != null) {
-            mine = "(case e.who when 'FIRST' then r.first_student else r.second_student end = ?)";
-            values.add(filter.student());
-            where.append(" and (r.first_student = ? or r.second_student = ?)");
-            values.add(filter.student());
-            values.add(filter.student());
-        }
-        narrow(
-                where,
-                values,
-                "r.at >= ?",
-                filter.from() == null ? null : filter.from().atOffset(ZoneOffset.UTC));
-        narrow(
-                where,
-                values,
-                "r.at < ?",
-                filter.until() == null ? null : filter.until().atOffset(ZoneOffset.UTC));
-        narrow(where, values, "r.ruleset = ?", filter.ruleset());
-        narrow(
-                where,
-                values,
-                "r.kind = ?",
-                filter.kind() == null ? null : filter.kind().name());
+        String events = "select " + whose(mine, "e.who", filter, values)
+                + " as mine, e.place = 0 as begins, e.link, e.position, e.reaction, e.intent, e.outcome, false as card"
+                + " from round_event e join round r on r.id = e.round" + where.sql;
+        values.addAll(where.values);
+        String cards = "select " + whose(mine, "r.winner", filter, values)
+                + " as mine, false as begins, r.end_link as link, r.end_position as position, cast(null as varchar(80))"
+                + " as reaction, 'TRY' as intent, 'WORKED' as outcome, true as card from round r" + where.sql
+                + " and r.winner is not null and r.end_position is not null"
+                + " and not exists (select 1 from round_event e where e.round = r.id)";
+        values.addAll(where.values);
         return jdbc.query(
-                "select mine, begins, link, position, reaction, intent, outcome, count(*) from (select " + mine
-                        + " as mine, e.place = 0 as begins, e.link, e.position, e.reaction, e.intent, e.outcome"
-                        + " from round_event e join round r on r.id = e.round" + where
-                        + ") group by mine, begins, link, position, reaction, intent, outcome",
+                "select mine, begins, link, position, reaction, intent, outcome, card, count(*) from (" + events
+                        + " union all " + cards
+                        + ") as said group by mine, begins, link, position, reaction, intent, outcome, card",
                 (row, n) -> new Logged(
                         row.getBoolean(1),
                         row.getBoolean(2),
@@ -136,14 +126,103 @@ public class RoundStore extends RowStore<Round, RoundRow> {
                         row.getString(5),
                         Round.Intent.valueOf(row.getString(6)),
                         Round.Outcome.valueOf(row.getString(7)),
-                        row.getInt(8)),
+                        row.getBoolean(8),
+                        row.getInt(9)),
                 values.toArray());
     }
 
-    private static void narrow(StringBuilder where, List<Object> values, String condition, Object value) {
-        if (value != null) {
-            where.append(" and ").append(condition);
-            values.add(value);
+    private static String whose(String mine, String who, RoundFilter filter, List<Object> values) {
+        if (filter.student() != null) {
+            values.add(filter.student());
+        }
+        return mine.formatted(who);
+    }
+
+    /** What {@link Caught#in} says of the rounds that are kept, counted by the database. */
+    List<Caught> caught(RoundFilter filter) {
+        Where where = new Where(filter);
+        return jdbc.query(
+                "select end_position, ended_how, end_link, loser, count(*) from (select r.end_position, r.ended_how,"
+                        + " r.end_link, case r.winner when 'FIRST' then r.second_student else r.first_student end as loser"
+                        + " from round r" + where.sql + " and r.winner is not null and r.ended_how in ("
+                        + Sql.marks(Caught.FINISHES.size())
+                        + ")) as lost where loser is not null group by end_position, ended_how, end_link, loser",
+                (row, n) -> new Caught(
+                        row.getString(1),
+                        Round.How.valueOf(row.getString(2)),
+                        row.getString(3),
+                        row.getString(4),
+                        row.getInt(5)),
+                Stream.concat(where.values.stream(), Caught.FINISHES.stream().map(Round.How::name))
+                        .toArray());
+    }
+
+    /** How many rounds there are. */
+    int number(RoundFilter filter) {
+        Where where = new Where(filter);
+        return jdbc.queryForObject("select count(*) from round r" + where.sql, Integer.class, where.values.toArray());
+    }
+
+    /** Some of many rounds, and how many there are in all. */
+    record Page(int total, List<Round> rounds) {}
+
+    /**
+     * A page of rounds, the latest first.
+     *
+     * @param also what is asked besides, and its values
+     */
+    @Transactional(readOnly = true)
+    Page page(RoundFilter filter, RoundsAsked also, int size, int page) {
+        Where where = new Where(filter);
+        where.and("r.class_id = ?", also.in());
+        where.and("r.end_position = ?", also.position());
+        where.and("r.end_link = ?", also.link());
+        where.and("r.class_id in (select c.id from training_class c where c.track = ?)", also.track());
+        if (also.technique() != null) {
+            List<String> links = also.links();
+            where.sql
+                    .append(" and r.end_link in (")
+                    .append(Sql.marks(links.size()))
+                    .append(")");
+            where.values.addAll(links);
+        }
+        int total =
+                jdbc.queryForObject("select count(*) from round r" + where.sql, Integer.class, where.values.toArray());
+        List<Object> values = new ArrayList<>(where.values);
+        values.add(size);
+        values.add((long) size * page);
+        List<String> ids = jdbc.queryForList(
+                "select r.id from round r" + where.sql
+                        + " order by r.at desc, r.round_number desc, r.id limit ? offset ?",
+                String.class,
+                values.toArray());
+        Map<String, Round> found = find(ids);
+        return new Page(total, ids.stream().map(found::get).toList());
+    }
+
+    /** The conditions of a filter with the values of their marks. */
+    private static final class Where {
+
+        private final StringBuilder sql = new StringBuilder(" where true");
+        private final List<Object> values = new ArrayList<>();
+
+        private Where(RoundFilter filter) {
+            if (filter.student() != null) {
+                sql.append(" and (r.first_student = ? or r.second_student = ?)");
+                values.add(filter.student());
+                values.add(filter.student());
+            }
+            and("r.at >= ?", filter.from() == null ? null : filter.from().atOffset(ZoneOffset.UTC));
+            and("r.at < ?", filter.until() == null ? null : filter.until().atOffset(ZoneOffset.UTC));
+            and("r.ruleset = ?", filter.ruleset());
+            and("r.kind = ?", filter.kind() == null ? null : filter.kind().name());
+        }
+
+        private void and(String condition, Object value) {
+            if (value != null) {
+                sql.append(" and ").append(condition);
+                values.add(value);
+            }
         }
     }
 

@@ -19,6 +19,7 @@ import lynchet.core.round.Round.Event;
 import lynchet.core.round.Round.Intent;
 import lynchet.core.round.Round.Outcome;
 import lynchet.core.round.Round.Who;
+import lynchet.core.round.RoundBuilder;
 import lynchet.core.round.RoundEvidence;
 
 /** Sixty rounds walked over the map: live ones in class, and an internal tournament in which many met one choke. */
@@ -68,7 +69,7 @@ final class DemoRounds {
                 int b = (a + 1 + random.nextInt(there.size() - 1)) % there.size();
                 Instant at = DemoClub.at(c, 60 + i % 20);
                 String ruleset = c.track().equals("no-jacket") ? "no-jacket" : "jacket-ground";
-                rounds.add(walk("r-" + (i + 1), at, Round.Kind.LIVE, there.get(a), there.get(b), c.id(), ruleset));
+                rounds.add(walk("spar" + (i + 1), at, Round.Kind.LIVE, there.get(a), there.get(b), c.id(), ruleset));
             }
         }
         List<DemoPeople.Person> fighters =
@@ -79,8 +80,8 @@ final class DemoRounds {
             Instant at = tournament.plusSeconds(600L * i);
             rounds.add(
                     i % 2 == 0
-                            ? caught("t-" + (i + 1), at, a, b)
-                            : walk("t-" + (i + 1), at, Round.Kind.COMPETITION, a, b, null, "jacket-ground"));
+                            ? caught("bout" + (i + 1), at, a, b)
+                            : walk("bout" + (i + 1), at, Round.Kind.COMPETITION, a, b, null, "jacket-ground"));
         }
         return rounds;
     }
@@ -102,17 +103,17 @@ final class DemoRounds {
                         "snapped on the shot"),
                 event(shot + 9, Who.FIRST, "front-choke-from-front-headlock", null, Outcome.WORKED),
                 event(shot + 20, Who.FIRST, Holes.CAUGHT_BY, null, Outcome.WORKED));
-        return new Round(
-                id,
-                at,
-                Round.Kind.COMPETITION,
-                winner.student().id(),
-                loser.student().id(),
-                null,
-                "jacket-ground",
-                new Round.Ended(Round.How.TAP, Who.FIRST, Holes.CAUGHT_AT, Holes.CAUGHT_BY),
-                events,
-                "head");
+        return RoundBuilder.builder()
+                .id(id)
+                .at(at)
+                .kind(Round.Kind.COMPETITION)
+                .first(winner.student().id())
+                .second(loser.student().id())
+                .ruleset("jacket-ground")
+                .ended(new Round.Ended(Round.How.TAP, Who.FIRST, Holes.CAUGHT_AT, Holes.CAUGHT_BY))
+                .events(events)
+                .by("head")
+                .build();
     }
 
     private Round walk(
@@ -155,8 +156,18 @@ final class DemoRounds {
             Who ahead = Math.abs(control) < 0.5 ? null : control > 0 ? Who.FIRST : Who.SECOND;
             ended = new Round.Ended(ahead == null ? Round.How.TIME : Round.How.POINTS, ahead, position, null);
         }
-        return new Round(
-                id, at, kind, first.student().id(), second.student().id(), classId, ruleset, ended, events, "head");
+        return RoundBuilder.builder()
+                .id(id)
+                .at(at)
+                .kind(kind)
+                .first(first.student().id())
+                .second(second.student().id())
+                .classId(classId)
+                .ruleset(ruleset)
+                .ended(ended)
+                .events(events)
+                .by("head")
+                .build();
     }
 
     private Event event(int second, Who who, String link, String reaction, Outcome outcome) {

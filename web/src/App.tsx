@@ -17,6 +17,7 @@ const ChainsPage = lazy(() => import('./chain/ChainsPage').then((m) => ({ defaul
 const ChainEditorPage = lazy(() =>
   import('./chain/ChainEditor').then((m) => ({ default: m.ChainEditorPage })),
 );
+const RoundsPage = lazy(() => import('./round/RoundsPage').then((m) => ({ default: m.RoundsPage })));
 const RanksPage = lazy(() => import('./rank/RanksPage').then((m) => ({ default: m.RanksPage })));
 const LadderPage = lazy(() => import('./rank/LadderPage').then((m) => ({ default: m.LadderPage })));
 const VersionsPage = lazy(() => import('./rank/VersionsPage').then((m) => ({ default: m.VersionsPage })));
@@ -147,6 +148,7 @@ export function App() {
               <Route path="/people/:id/data" element={<ErasePage />} />
               <Route path="/people/:id/sheet" element={<ProgressSheet />} />
               <Route path="/people/:id" element={<StudentPage />} />
+              <Route path="/rounds" element={<RoundsPage />} />
               <Route path="/house" element={<HousePage />}>
                 <Route index element={<ClubRoom />} />
                 <Route path="tracks" element={<TracksRoom />} />

@@ -6,5 +6,6 @@ export const SECTIONS = [
   { path: '/term', name: 'Term', digit: '4' },
   { path: '/mat', name: 'Mat', digit: '5' },
   { path: '/people', name: 'People', digit: '6' },
+  { path: '/rounds', name: 'Rounds', digit: '8' },
   { path: '/house', name: 'House', digit: '0' },
 ];

@@ -20,6 +20,8 @@ function readAgain(client: QueryClient, taken: Waiting[]) {
     client.invalidateQueries({ queryKey: ['pairs'] });
   }
   if (taken.some((one) => one.kind === 'incident')) client.invalidateQueries({ queryKey: ['pairs'] });
+  if (taken.some((one) => one.kind === 'round' || one.kind === 'unround'))
+    client.invalidateQueries({ queryKey: ['rounds'] });
   const classes = new Set(taken.flatMap((one) => classOf(one) ?? []));
   for (const id of classes) client.invalidateQueries({ queryKey: ['classes', id] });
   const students = new Set(taken.flatMap((one) => (one.kind === 'mark' ? [one.body.student] : [])));

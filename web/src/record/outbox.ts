@@ -32,6 +32,7 @@ const BACK = {
   withdraw: '/practice',
   untally: '/tallies',
   unstart: '/starts',
+  unround: '/rounds',
 } as const;
 
 /** Whether it takes something back. */
@@ -273,6 +274,14 @@ export class Outbox {
       });
     } else if (one.kind === 'pair') {
       await this.send('PUT', `/pairings/${one.body.id}`, bodyOf(one)); // the last change wins
+    } else if (one.kind === 'round') {
+      await this.send('PUT', `/rounds/${one.body.id}`, { ...one.body, events: [], at: one.at }).catch(
+        (error) => {
+          // This device's clock goes ahead: the server's says when it came.
+          if (!(error instanceof Problem && error.code === 'NOT_YET')) throw error;
+          return this.send('PUT', `/rounds/${one.body.id}`, { ...one.body, events: [] });
+        },
+      );
     } else if (one.kind === 'answer') {
       const { student, ...said } = one.body;
       await this.send('POST', `/people/${student}/guest`, said);

@@ -1,4 +1,4 @@
-import type { Attendance, ClassSheet, Name, Pairing, PracticeEntry } from '../api/types';
+import type { Attendance, ClassSheet, Name, Pairing, PracticeEntry, Round } from '../api/types';
 import type { TakenOut, Waiting } from './waiting';
 
 /** A class sheet as it will be once everything that waits here is taken. */
@@ -113,4 +113,22 @@ export function contested(
     const kept = sheet.attendance.find((a) => a.student === student);
     return kept && kept.id !== id && (kept.at ?? '') <= at ? [{ student, attendance: kept.id }] : [];
   });
+}
+
+/** Rounds with those that wait to be sent: written here, corrected or taken back. */
+export function withRounds(rounds: Round[], waiting: Waiting[]): Round[] {
+  const all = new Map(rounds.map((round) => [round.id, round]));
+  for (const one of waiting) {
+    if (one.aside !== undefined) continue;
+    if (one.kind === 'round')
+      all.set(one.body.id, {
+        ...one.body,
+        at: all.get(one.body.id)?.at ?? one.at,
+        by: one.account,
+        events: [],
+        ruleset: null,
+      });
+    else if (one.kind === 'unround') all.delete(one.body.id);
+  }
+  return [...all.values()];
 }

@@ -1,4 +1,14 @@
-import type { Attendance, Incident, Mark, Pairing, PracticeEntry, Start, Student, Tally } from '../api/types';
+import type {
+  Attendance,
+  Incident,
+  Mark,
+  Pairing,
+  PracticeEntry,
+  Round,
+  Start,
+  Student,
+  Tally,
+} from '../api/types';
 
 /** What is sent for somebody's name and place in a class; the client makes its id, so that it is kept once. */
 export type Sent =
@@ -15,6 +25,14 @@ export type Sent =
   | { kind: 'untally'; body: { id: string; classId: string } }
   | { kind: 'start'; body: Pick<Start, 'id' | 'classId' | 'blockId' | 'position' | 'escaped'> }
   | { kind: 'unstart'; body: { id: string; classId: string } }
+  | {
+      kind: 'round';
+      body: Pick<
+        Round,
+        'id' | 'kind' | 'first' | 'second' | 'classId' | 'blockId' | 'number' | 'ended' | 'words'
+      >;
+    }
+  | { kind: 'unround'; body: { id: string; classId: string | null } }
   | { kind: 'pair'; body: Pick<Pairing, 'id' | 'classId' | 'block' | 'round' | 'groups'> }
   | {
       kind: 'incident';

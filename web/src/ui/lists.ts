@@ -1,7 +1,9 @@
 /** The item at a place that is known to be there; says which place of how many when it is not. */
 export function nth<T>(list: readonly T[], place: number): T {
-  if (!(place in list)) throw new RangeError(`There is no place ${place} in a list of ${list.length}.`);
-  return list[place] as T;
+  const item = list[place];
+  if (item === undefined && !(place in list))
+    throw new RangeError(`There is no place ${place} in a list of ${list.length}.`);
+  return item as T;
 }
 
 /** What stands under a name that is known to be there; says which name when it is not. */

@@ -1,8 +1,9 @@
 import { Link } from 'react-router';
+import { useSession } from '../../api/club';
 import { useLadders } from '../../api/ladders';
 import { type MapIndex, useChains } from '../../api/map';
 import type { ChainStep, TechniqueCard } from '../../api/types';
-import { percent } from '../../ui/words';
+import { count, percent } from '../../ui/words';
 import classes from './TechniquePage.module.css';
 
 const usesLink = (step: ChainStep | null, links: Set<string>): boolean =>
@@ -15,12 +16,14 @@ function usesByPosition(uses: TechniqueCard['uses']) {
   return [...places].map(([from, here]) => ({
     from,
     best: here.reduce((a, b) => (b.chance.estimate > a.chance.estimate ? b : a)),
+    finishes: here.reduce((sum, use) => sum + use.finishes, 0),
     whens: here.flatMap((use) => (use.when ? [use.when] : [])),
   }));
 }
 
 /** Positions with how often it works from there, chains, and the ranks that teach it. */
 export function WhereUsed({ map, card }: { map: MapIndex; card: TechniqueCard }) {
+  const isCoach = useSession().data?.role !== 'VIEWER';
   const chains = useChains();
   const ladders = useLadders();
   const links = new Set(card.uses.map((use) => use.link));
@@ -33,13 +36,18 @@ export function WhereUsed({ map, card }: { map: MapIndex; card: TechniqueCard })
     <>
       {card.uses.length > 0 && <h2>Used from</h2>}
       <ul className={classes.uses}>
-        {usesByPosition(card.uses).map(({ from, best, whens }) => (
+        {usesByPosition(card.uses).map(({ from, best, whens, finishes }) => (
           <li key={from}>
             <Link to={`/map?at=${from}`}>{map.position.get(from)?.name}</Link>
             <span className={classes.chance} title={`${best.chance.tries} tries in logged rounds`}>
               {percent(best.chance.estimate)}
               <span className="quiet"> {best.chance.tries === 0 ? 'usual' : `of ${best.chance.tries}`}</span>
             </span>
+            {isCoach && finishes > 0 && (
+              <Link className={classes.whens} to={`/rounds?at=${from}&with=${card.technique.id}`}>
+                {count(finishes, 'round', 'rounds')} ended so
+              </Link>
+            )}
             {whens.length > 0 && (
               <span className={`quiet ${classes.whens}`}>
                 if {whens.map((when) => map.reaction.get(when)?.text).join('; if ')}

@@ -1,7 +1,9 @@
 import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { read } from '../../api/client';
+import { useSession } from '../../api/club';
 import type { MapIndex } from '../../api/map';
 import type { DecisionTable, FromHere, Row } from '../../api/types';
 import { waysLeftOut } from '../../hill/ways';
@@ -29,6 +31,7 @@ export type Editing =
 
 /** The decision table of a position, as a coach reads it out. */
 export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onRoutes, onEdit }: Props) {
+  const isCoach = useSession().data?.role !== 'VIEWER';
   const position = map.position.get(table.position);
   if (!position) return null;
   const rows = (list: Row[]) =>
@@ -81,6 +84,11 @@ export function DecisionSheet({ map, table, taughtAt, onSelect, onTechnique, onR
         </button>
       </header>
       <Positional position={position.id} />
+      {isCoach && (
+        <p data-no-print>
+          <Link to={`/rounds?at=${position.id}`}>Rounds that ended from here</Link>
+        </p>
+      )}
       <p className="quiet">
         Chances from logged rounds with their span; “usual” is the family’s until there are some.
         {waysLeftOut(table) > 0 &&

@@ -5,6 +5,7 @@ import { useUnseenFalls } from '../../api/people';
 import type { ClassSheet } from '../../api/types';
 import { Waiting } from '../../ui/States';
 import { count } from '../../ui/words';
+import { Cards } from './Cards';
 import classes from './Pairs.module.css';
 import type { Pairing } from './usePairs';
 
@@ -98,6 +99,7 @@ export function PairsBoard({ sheet, pairs }: Props) {
           </ul>
         </div>
       ))}
+      <Cards sheet={sheet} pairs={pairs} />
       {pairs.isMade && alone.length > 0 && (
         <section aria-label="Not paired">
           <h3 className={classes.waved}>Not paired</h3>

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { LadderView, RosterRow } from '../../api/types';
 import { ago, isMet, missing, when } from '../../promote/missing';
 import { Belt } from '../../ui/Belt';
-import { nth } from '../../ui/lists';
+
 import { count, date, daysBefore, isNow, plain, VERDICT } from '../../ui/words';
 import classes from './PeoplePage.module.css';
 
@@ -81,10 +81,10 @@ export const columnsOf = (views: LadderView[], today: string, chosen: Chosen | n
 ];
 
 function HeldBelt({ row, views }: { row: RosterRow; views: LadderView[] }) {
-  const held = nth(row.ranks, 0);
+  const held = row.ranks[0];
   const ladder = views.find((v) => v.ladder.id === held?.ladder)?.ladder;
   const rank = ladder?.ranks.find((r) => r.id === held?.rank);
-  return ladder && rank ? (
+  return ladder && rank && held ? (
     <span className={classes.belt}>
       <Belt colours={rank.colours} stripes={held.stripes} of={rank.stripes} />
       <span>{rank.name}</span>

@@ -13,7 +13,6 @@ import { hiddenBy, Legend } from '../../hill/Legend';
 import legend from '../../hill/Legend.module.css';
 import { Towards } from '../../promote/Towards';
 import { Belt } from '../../ui/Belt';
-import { nth } from '../../ui/lists';
 import { Scroll } from '../../ui/Scroll';
 import { Loaded } from '../../ui/States';
 import { date } from '../../ui/words';
@@ -75,7 +74,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
   const [only, setOnly] = useState<string | null>(null);
   const { student } = view;
   const isLimited = limited(student, useToday());
-  const held = nth(view.ranks, 0);
+  const held = view.ranks[0];
   const rank = ladders
     .find((l) => l.ladder.id === held?.ladder)
     ?.ladder.ranks.find((r) => r.id === held?.rank);
@@ -93,7 +92,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
   return (
     <>
       <PageHead title={student.name}>
-        {rank && <Belt colours={rank.colours} stripes={held.stripes} of={rank.stripes} />}
+        {rank && held && <Belt colours={rank.colours} stripes={held.stripes} of={rank.stripes} />}
         <span className={`quiet ${classes.since}`}>{standing}</span>
         {isHead && student.guest && (
           <Button component={Link} to={`/people/${student.id}/change?joins`}>
@@ -105,6 +104,7 @@ function StudentScreen({ view, map, ladders }: { view: ProgressView; map: MapInd
             Change
           </Button>
         )}
+        {isCoach && <Link to={`/rounds?by=${student.id}`}>Rounds</Link>}
         <Link to={`/people/${student.id}/sheet`}>Sheet</Link>
       </PageHead>
       <div className={classes.columns}>

@@ -243,6 +243,14 @@ abstract class Page implements AutoCloseable {
                 .doesNotContain("did not load");
     }
 
+    /** The network is gone for this browser, or back. */
+    void cutOff(boolean isCut) {
+        driver.executeCdpCommand("Network.enable", Map.of());
+        driver.executeCdpCommand(
+                "Network.emulateNetworkConditions",
+                Map.of("offline", isCut, "latency", 0, "downloadThroughput", -1, "uploadThroughput", -1));
+    }
+
     /** Runs a script that calls its last argument when it is done. */
     Object async(String script, Object... arguments) {
         return driver.executeAsyncScript(script, arguments);

@@ -10,7 +10,17 @@ import org.springframework.web.bind.annotation.GetMapping;
 class Pages {
 
     @OpenTo(Who.STRANGERS)
-    @GetMapping({"/map/**", "/chains/**", "/ranks/**", "/term/**", "/mat/**", "/people/**", "/house/**", "/enter"})
+    @GetMapping({
+        "/map/**",
+        "/chains/**",
+        "/ranks/**",
+        "/term/**",
+        "/mat/**",
+        "/people/**",
+        "/rounds/**",
+        "/house/**",
+        "/enter"
+    })
     String page() {
         return "forward:/index.html";
     }

@@ -58,7 +58,7 @@ class MapController {
     record MapView(long revision, MapData map, Map<String, Double> centrality) {}
 
     /** One way the technique is used, with how well it works; {@code when} null: on one's own initiative. */
-    record Use(String link, String from, @Nullable String when, String to, Chance chance) {}
+    record Use(String link, String from, @Nullable String when, String to, Chance chance, int finishes) {}
 
     record TechniqueCard(Technique technique, List<Caution> cautions, List<Use> uses) {}
 
@@ -96,7 +96,13 @@ class MapController {
         RoundEvidence evidence = rounds.evidence(map, tries, who);
         List<Use> uses = map.links().stream()
                 .filter(link -> link.technique().equals(id) && !link.retired())
-                .map(link -> new Use(link.id(), link.from(), link.when(), link.to(), evidence.works(link)))
+                .map(link -> new Use(
+                        link.id(),
+                        link.from(),
+                        link.when(),
+                        link.to(),
+                        evidence.works(link),
+                        evidence.finishes(link.id())))
                 .toList();
         TechniqueCard card = new TechniqueCard(technique, Cautions.of(technique, map), uses);
         return ResponseEntity.ok().eTag(ETags.of(technique)).body(card);

@@ -146,7 +146,12 @@ class LeaksController {
                                 .flatMap(leak -> leak.whose().stream())
                                 .distinct()
                                 .toList());
-        List<TrainingClass> coming = isViewer ? List.of() : upcoming.between(today, today.plusDays(AHEAD));
+        LocalTime hour = LocalTime.now(clock);
+        List<TrainingClass> coming = isViewer
+                ? List.of()
+                : upcoming.between(today, today.plusDays(AHEAD)).stream()
+                        .filter(one -> one.date().isAfter(today) || one.start().isAfter(hour))
+                        .toList();
         Map<String, String> names = new TreeMap<>();
         caught.values().forEach(one -> names.put(one.id(), one.name()));
         return new LeaksView(
@@ -241,7 +246,8 @@ class LeaksController {
                 .map(Leak.Answer::technique)
                 .toList();
         return ETags.tagged(desk.write(() -> {
-            TrainingClass training = classes.trained(asked.classId());
+            TrainingClass training = classes.found(asked.classId())
+                    .orElseThrow(() -> Refusal.bad("RECORD_CLASS", "/classId", "There is no such class."));
             if (training.cancelled()) {
                 throw Refusal.bad("CALLED_OFF", "/classId", "This class was called off; choose another.");
             }

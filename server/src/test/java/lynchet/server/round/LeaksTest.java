@@ -85,7 +85,7 @@ class LeaksTest {
         assertThat(leaks(coach, "?days=400").path("leaks").get(0).path("isIn").asBoolean())
                 .isFalse();
         assertThat(coach.post("/api/rounds/leaks/no-such/class", body).status()).isEqualTo(404);
-        assertThat(coach.post(path, "{\"classId\":\"no-such\"}").status()).isEqualTo(404);
+        assertThat(coach.post(path, "{\"classId\":\"no-such\"}").code()).isEqualTo("RECORD_CLASS");
         String over = rounds().stream()
                 .filter(round -> round.classId() != null)
                 .findFirst()

@@ -58,6 +58,26 @@ describe('the outbox', () => {
     expect(box.all()).toEqual([]);
   });
 
+  it('sends a round to its own place, so that the second tablet corrects the first, and takes it back there', async () => {
+    const box = open();
+    await box.signedInAs('coach');
+    const ended = { how: 'TIME' as const, winner: null, position: null, link: null };
+    const body = {
+      id: 'r1',
+      kind: 'LIVE' as const,
+      first: 'ana',
+      second: 'bo',
+      classId: 'c',
+      blockId: null,
+      number: 1,
+    };
+    await box.record({ kind: 'round', body: { ...body, ended, words: null } }, 'Round: time ran out');
+    await box.record({ kind: 'unround', body: { id: 'r1', classId: 'c' } }, 'Round taken back', 'r1');
+    await box.flush();
+    expect(asked).toEqual(['PUT /rounds/r1 r1', 'DELETE /rounds/r1']);
+    expect(box.all()).toEqual([]);
+  });
+
   it('takes back what waits, with what needs it, and nobody is told', async () => {
     answer = refuse(0, 'no server');
     const box = open();

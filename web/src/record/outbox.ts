@@ -275,29 +275,30 @@ export class Outbox {
     } else if (one.kind === 'pair') {
       await this.send('PUT', `/pairings/${one.body.id}`, bodyOf(one)); // the last change wins
     } else if (one.kind === 'round') {
-      await this.send('PUT', `/rounds/${one.body.id}`, { ...one.body, events: [], at: one.at }).catch(
-        (error) => {
-          // This device's clock goes ahead: the server's says when it came.
-          if (!(error instanceof Problem && error.code === 'NOT_YET')) throw error;
-          return this.send('PUT', `/rounds/${one.body.id}`, { ...one.body, events: [] });
-        },
-      );
+      await this.sendWhen(one, 'PUT', `/rounds/${one.body.id}`, { ...one.body, events: [] }); // the later one stands
     } else if (one.kind === 'answer') {
       const { student, ...said } = one.body;
       await this.send('POST', `/people/${student}/guest`, said);
     } else if (one.kind === 'incident') {
       await this.send('POST', PATHS.incident, { incident: one.body });
     } else {
-      const isLate = one.kind !== 'guest' && Date.now() - Date.parse(one.at) > LATE;
       const path = PATHS[one.kind];
-      if (!isLate) await this.send('POST', path, bodyOf(one));
-      else
-        await this.send('POST', path, { ...bodyOf(one), at: one.at }).catch((error) => {
-          // This device's clock goes ahead: the server's says when it came.
-          if (!(error instanceof Problem && error.code === 'NOT_YET')) throw error;
-          return this.send('POST', path, bodyOf(one));
-        });
+      if (one.kind === 'guest') await this.send('POST', path, bodyOf(one));
+      else await this.sendWhen(one, 'POST', path, bodyOf(one));
     }
+  }
+
+  /** Sends a record; what is sent late says when it was made. */
+  private async sendWhen(one: Waiting, method: Write, path: string, body: object): Promise<void> {
+    if (Date.now() - Date.parse(one.at) <= LATE) {
+      await this.send(method, path, body);
+      return;
+    }
+    await this.send(method, path, { ...body, at: one.at }).catch((error) => {
+      // This device's clock goes ahead: the server's says when it came.
+      if (!(error instanceof Problem && error.code === 'NOT_YET')) throw error;
+      return this.send(method, path, body);
+    });
   }
 
   private async setAside(one: Waiting, reason: string): Promise<void> {

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import type { ClassSheet, Name } from '../api/types';
 import { nth } from '../ui/lists';
-import { contested, withGuests, withKnocks, withPairs, withWaiting } from './overlay';
+import { contested, withGuests, withKnocks, withPairs, withRounds, withWaiting } from './overlay';
 import type { Waiting } from './waiting';
 
 const sheet = {
@@ -89,4 +89,15 @@ it('shows rounds in their order, each as it was changed last', () => {
     pair('first', 1, { at: 'now' }),
   ]);
   expect(again, 'made when it was made first').toMatchObject([{ id: 'first', at: '2026-11-24T17:00:00Z' }]);
+});
+
+it('shows rounds as they were written here: new, corrected, taken back, and not what was refused', () => {
+  const ended = { how: 'TIME' as const, winner: null, position: null, link: null };
+  const kept = { id: 'r1', first: 'ana', second: 'bo', ended, at: '2026-11-24T18:00:00Z' } as never;
+  const body = { id: 'r1', first: 'ana', second: 'bo', ended: { ...ended, how: 'STOPPED' } };
+  const corrected = withRounds([kept], [waits({ kind: 'round', body })]);
+  expect(corrected.map((one) => [one.ended.how, one.at])).toEqual([['STOPPED', '2026-11-24T18:00:00Z']]);
+  expect(withRounds([], [waits({ kind: 'round', body })])).toHaveLength(1);
+  expect(withRounds([kept], [waits({ kind: 'unround', body: { id: 'r1' } })])).toEqual([]);
+  expect(withRounds([kept], [waits({ kind: 'round', body, aside: 'no' })])).toEqual([kept]);
 });

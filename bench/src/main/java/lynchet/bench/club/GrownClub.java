@@ -263,7 +263,15 @@ public final class GrownClub implements ClubArchive.Source {
                         null,
                         null));
             }
-            to.accept(RoundBuilder.builder().id("r-%05d".formatted(n)).at(at(WEEKS - 1 - n % 50, 1, 40)).first(student(n)).second(student((n + 1) % students)).ended(new Round.Ended(Round.How.TIME, null, null, null)).events(events).by("head").build());
+            to.accept(RoundBuilder.builder()
+                    .id("r-%05d".formatted(n))
+                    .at(at(WEEKS - 1 - n % 50, 1, 40))
+                    .first(student(n))
+                    .second(student((n + 1) % students))
+                    .ended(new Round.Ended(Round.How.TIME, null, null, null))
+                    .events(events)
+                    .by("head")
+                    .build());
         }
     }
 }

@@ -175,11 +175,6 @@ public record Round(
         return who == Who.FIRST ? first : second;
     }
 
-    /** Id of the one who won; null: nobody, or somebody from outside. */
-    public @Nullable String winner() {
-        return ended.winner() == null ? null : member(ended.winner());
-    }
-
     /** Id of the one who lost; null: nobody, or somebody from outside. */
     public @Nullable String loser() {
         return ended.winner() == null ? null : member(ended.winner() == Who.FIRST ? Who.SECOND : Who.FIRST);

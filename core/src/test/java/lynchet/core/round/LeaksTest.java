@@ -17,7 +17,10 @@ import lynchet.core.map.GrapplingMap;
 import lynchet.core.map.Link;
 import lynchet.core.map.Stage;
 import lynchet.core.map.TinyMap;
+import lynchet.core.mat.Role;
 import lynchet.core.mat.Side;
+import lynchet.core.mat.Standard;
+import lynchet.core.people.Brought;
 import lynchet.core.people.PracticeDay;
 import lynchet.core.people.StudentEvent;
 import lynchet.core.people.StudentState;
@@ -198,5 +201,91 @@ class LeaksTest {
             assertThat(leaks).hasSize(slow.size());
             assertThat(leaks.stream().map(Leak::times).toList()).isSortedAccordingTo((a, b) -> b - a);
         }
+    }
+
+    private static StudentState brought(String technique) {
+        Brought.Had had = new Brought.Had(technique, Role.PERFORMER, Side.RIGHT, null, Standard.DRILLED, false);
+        return StudentState.empty()
+                .after(new StudentEvent.Came(new Brought(
+                        "br", "p0", "own", "green", Brought.Answer.ALL, List.of(had), DAY.minusDays(400), null, null)));
+    }
+
+    private static String says(Map<String, StudentState> states, String... losers) {
+        List<Round> rounds = new ArrayList<>();
+        for (String loser : losers) {
+            rounds.add(tap("r" + rounds.size(), "zoe", loser, "mount", null));
+        }
+        return Leaks.of(MAP, window(rounds), NOTHING, states, DAY).get(0).says();
+    }
+
+    @Test
+    void whomItWasShownToIsSaidAsACoachWould() {
+        StudentState fresh = drilled("bridge", DAY.minusDays(1));
+        StudentState rusty = drilled("bridge", DAY.minusYears(2));
+        String answer = " from mount; an answer is on the map (bridge), ";
+        assertThat(says(Map.of(), "p0", "p1")).isEqualTo("Caught twice" + answer + "not shown to any of the 2 yet.");
+        assertThat(says(Map.of("p0", fresh), "p0")).isEqualTo("Caught once" + answer + "they were shown it.");
+        assertThat(says(Map.of("p0", fresh, "p1", fresh), "p0", "p1"))
+                .isEqualTo("Caught twice" + answer + "shown to all 2.");
+        assertThat(says(Map.of("p0", brought("bridge"), "p1", rusty), "p0", "p1", "p2"))
+                .isEqualTo("Caught 3 times" + answer + "shown to 2 of 3, only from before in 1, rusty in 1.");
+        assertThat(says(Map.of("p0", brought("bridge")), "p0"))
+                .isEqualTo("Caught once" + answer + "they were shown it, only from before in 1.");
+    }
+
+    /** Ways that wait for a reaction, and what is retired, answer nothing; a single way is the answer. */
+    @Test
+    void onlyWhatCanBeBegunThereIsAnAnswer() {
+        GrapplingMap one = new TinyMap()
+                .pair("mount", Stage.LEGS_CLEARED, 2.5)
+                .add(TinyMap.card("bridge", Family.ESCAPE, 1, 3, null, null, null, null))
+                .add(TinyMap.card("slip", Family.ESCAPE, 2, 3, null, null, null, null))
+                .link("bridged", under("mount"), "bridge", "mount")
+                .reaction("posts", "bridged", under("mount"))
+                .answer("slipped", "posts", under("mount"), "slip", "s")
+                .map();
+        Leaks.Window window = window(List.of(tap("a", "zoe", "p0", "mount", null), tap("b", "zoe", "p0", null, null)));
+        assertThat(Leaks.answers(one, window)).containsExactly("bridge");
+        assertThat(Leaks.answers(MAP, window)).containsExactly("bridge", "slip");
+        List<Leak> leaks = Leaks.of(one, window, NOTHING, Map.of(), DAY);
+        assertThat(leaks).as("where nobody saw the position there is no leak").hasSize(1);
+        assertThat(leaks.get(0).says())
+                .isEqualTo("Caught once from mount; the answer is on the map (bridge), not shown to them yet.");
+        assertThat(Leaks.answers(one, NOTHING)).isEmpty();
+    }
+
+    /** Five times make a rate, four a list; of two that are as frequent the one that grew comes first. */
+    @Test
+    void whatIsFrequentComesFirstAndThenWhatGrew() {
+        List<Round> now = new ArrayList<>();
+        List<Round> before = new ArrayList<>();
+        for (int n = 0; n < 5; n++) {
+            now.add(tap("m" + n, "zoe", "p" + n, "mount", n == 0 ? "choked" : null));
+            now.add(tap("h" + n, "zoe", "p0", "hold", null));
+        }
+        now.add(tap("g", "zoe", "p9", under("hold"), null));
+        before.add(tap("b", "zoe", "p0", "mount", null));
+        List<Leak> leaks = Leaks.of(MAP, window(now), window(before), Map.of(), DAY);
+        assertThat(leaks).extracting(Leak::position).containsExactly("hold", "mount", under("hold"));
+        assertThat(leaks.get(0).per100()).isCloseTo(500.0 / 11, within(1e-9));
+        assertThat(leaks.get(0).per100Before()).isZero();
+        assertThat(leaks.get(2).per100()).isNull();
+        assertThat(leaks.get(1).whose()).containsExactly("p0", "p1", "p2", "p3", "p4");
+        assertThat(leaks.get(1).finishes())
+                .containsExactly(new Leak.Finish(Round.How.TAP, null, 4), new Leak.Finish(Round.How.TAP, "choke", 1));
+        assertThat(Leaks.of(MAP, window(now), NOTHING, Map.of(), DAY).get(0).per100Before())
+                .as("no rounds in the time before")
+                .isNull();
+    }
+
+    @Test
+    void oneStudentsLossesAreTheirs() {
+        List<Round> rounds = List.of(
+                tap("a", "p0", "p1", "mount", "choked"),
+                tap("b", "p1", "p0", "mount", "choked"),
+                tap("c", "p1", "p0", "mount", "choked"));
+        assertThat(Caught.in(rounds, new RoundFilter("p0", null, null, null, null)))
+                .containsExactly(new Caught("mount", Round.How.TAP, "choked", "p0", 2));
+        assertThat(Caught.in(rounds, RoundFilter.ALL)).hasSize(2);
     }
 }

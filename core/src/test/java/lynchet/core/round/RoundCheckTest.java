@@ -77,6 +77,17 @@ class RoundCheckTest {
         Round.Ended there = new Round.Ended(Round.How.TAP, Round.Who.FIRST, "mount", null);
         assertThat(RoundCheck.of(round(there), later)).map(Breach::rule).contains("RETIRED");
         assertThat(RoundCheck.of(round(there), later)).map(Breach::where).contains("/ended/position");
+        assertThat(RoundCheck.of(round(there), later))
+                .map(Breach::sentence)
+                .contains("mount is retired; choose another position");
+        GrapplingMap without = GrapplingMap.of(new lynchet.core.map.MapData(
+                MAP.data().pairs(),
+                MAP.data().techniques(),
+                MAP.data().links().stream().map(Link::asRetired).toList(),
+                List.of(),
+                List.of()));
+        Round.Ended done = new Round.Ended(Round.How.TAP, Round.Who.FIRST, "mount", "choked");
+        assertThat(RoundCheck.of(round(done), without)).map(Breach::where).contains("/ended/link");
     }
 
     @Test
@@ -85,5 +96,9 @@ class RoundCheckTest {
         assertThat(RoundCheck.completed(round(end), MAP).ended().position()).isEqualTo("mount");
         Round.Ended said = new Round.Ended(Round.How.TAP, Round.Who.FIRST, "grips", null);
         assertThat(RoundCheck.completed(round(said), MAP).ended()).isEqualTo(said);
+        Round.Ended both = new Round.Ended(Round.How.TAP, Round.Who.FIRST, "grips", "choked");
+        assertThat(RoundCheck.completed(round(both), MAP).ended())
+                .as("it is said, and refused")
+                .isEqualTo(both);
     }
 }

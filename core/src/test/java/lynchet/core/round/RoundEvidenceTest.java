@@ -338,4 +338,27 @@ class RoundEvidenceTest {
         assertThat(his.visits("mount")).isZero();
         assertThat(his.visits(MAP.counterpart("mount").id())).isEqualTo(1);
     }
+
+    /** What a card ended with worked for the one who won; in a log what worked stands among its events. */
+    @Test
+    void theEndOfACardIsASuccessOfTheWinner() {
+        Round.Ended ended = new Round.Ended(Round.How.TAP, Who.SECOND, "mount", "choke-mount");
+        Round card = RoundBuilder.builder(round(List.of())).ended(ended).build();
+        assertThat(card.successesOf("b")).extracting(Event::link).containsExactly("choke-mount");
+        assertThat(card.successesOf("a")).isEmpty();
+        assertThat(card.stamped(null, "coach").by()).isEqualTo("coach");
+        Round log = RoundBuilder.builder(card)
+                .events(List.of(event("tried", null, null, Intent.TRY, Outcome.WORKED)))
+                .build();
+        assertThat(log.successesOf("b")).isEmpty();
+        assertThat(log.successesOf("a")).extracting(Event::link).containsExactly("tried");
+        Round notSeen = RoundBuilder.builder(card)
+                .ended(new Round.Ended(Round.How.TAP, Who.SECOND, "mount", null))
+                .build();
+        assertThat(notSeen.successesOf("b")).isEmpty();
+        Round outside = RoundBuilder.builder(card).second(null).build();
+        assertThat(outside.members()).containsExactly("a");
+        assertThat(outside.loser()).isEqualTo("a");
+        assertThat(outside.successesOf("a")).isEmpty();
+    }
 }

@@ -31,10 +31,10 @@ export const useRounds = (wanted: RoundsWanted, enabled = true) =>
     enabled,
   });
 
-/** What members are caught with in the last days. */
-export const useLeaks = (days: number, kind: string | null) =>
+/** What members, or one of them, are caught with in the last days. */
+export const useLeaks = (days: number, kind: string | null, by: string | null = null) =>
   useQuery<LeaksView>({
-    queryKey: ['rounds', 'leaks', days, kind],
-    queryFn: () => read(`/rounds/leaks?days=${days}${kind ? `&kind=${kind}` : ''}`),
+    queryKey: ['rounds', 'leaks', days, kind, by],
+    queryFn: () => read(`/rounds/leaks?days=${days}${kind ? `&kind=${kind}` : ''}${by ? `&by=${by}` : ''}`),
     placeholderData: keepPreviousData,
   });

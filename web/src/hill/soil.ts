@@ -16,6 +16,9 @@ export const SOILS = {
   SOME: '5 to 29 tries',
   FEW: '1 to 4, too few',
   UNTRIED: 'no try logged',
+  CAUGHT_OFTEN: 'caught 5 times or more',
+  CAUGHT: 'caught 1 to 4 times',
+  CAUGHT_NEVER: 'not caught',
   CHANGED: 'changed',
   SAME: 'as before',
 } as const;
@@ -38,6 +41,13 @@ export const triedSoil = (map: MapIndex, tries: Record<string, number>) =>
   over(map, (id) => {
     const n = tries[id] ?? 0;
     return n >= 30 ? 'MANY' : n >= 5 ? 'SOME' : n > 0 ? 'FEW' : 'UNTRIED';
+  });
+
+/** From where members are caught, by the position of the one who catches them. */
+export const caughtSoil = (map: MapIndex, times: ReadonlyMap<string, number>) =>
+  over(map, (id) => {
+    const n = times.get(id) ?? 0;
+    return n >= 5 ? 'CAUGHT_OFTEN' : n > 0 ? 'CAUGHT' : 'CAUGHT_NEVER';
   });
 
 /** Positions that an edit touched: the pair's own, or where the changed link, reaction or technique starts. */

@@ -1,6 +1,6 @@
 import { Button, SegmentedControl, Select } from '@mantine/core';
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { newId } from '../api/client';
 import { useSession } from '../api/club';
 import { type MapIndex, useMap } from '../api/map';
@@ -17,6 +17,7 @@ import { PrintFoot } from '../ui/PrintFoot';
 import { Scroll } from '../ui/Scroll';
 import { Loaded } from '../ui/States';
 import { count, date } from '../ui/words';
+import { CaughtHill } from './CaughtHill';
 import { endInWords } from './card';
 import { LeakList } from './LeakList';
 import classes from './Round.module.css';
@@ -52,7 +53,11 @@ function Rounds({ map, isCoach }: { map: MapIndex; isCoach: boolean }) {
   const [params, setParams] = useSearchParams();
   const days = SPANS.find((one) => one.value === params.get('days'))?.value ?? '90';
   const kind = KINDS.find((one) => one.value === params.get('kind'))?.value ?? null;
-  const leaks = useLeaks(Number(days), kind);
+  const by = isCoach ? params.get('by') : null;
+  const leaks = useLeaks(Number(days), kind, by);
+  const names = useNames();
+  const navigate = useNavigate();
+  const whom = names.data?.find((one) => one.id === by)?.calledBy;
   const set = (key: string, value: string | null) =>
     setParams(
       (before) => {
@@ -81,9 +86,16 @@ function Rounds({ map, isCoach }: { map: MapIndex; isCoach: boolean }) {
           onChange={(value) => set('kind', value)}
         />
       </div>
+      {leaks.data && leaks.data.leaks.length > 0 && (
+        <CaughtHill
+          map={map}
+          view={leaks.data}
+          onSelect={(at) => (isCoach ? set('at', at) : navigate(`/map?at=${at}`))}
+        />
+      )}
       <div className={isCoach ? classes.columns : undefined}>
         <section aria-label="Caught with">
-          <h2>What we are caught with</h2>
+          <h2>What {by ? `${whom ?? 'this student'} is` : 'we are'} caught with</h2>
           <Loaded query={leaks}>
             {(view) => (
               <>

@@ -10,14 +10,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import lynchet.core.club.Parts;
+import lynchet.core.leak.IgnoredLeak;
+import lynchet.core.leak.Leak;
+import lynchet.core.leak.LeakBlock;
+import lynchet.core.leak.Leaks;
 import lynchet.core.map.GrapplingMap;
 import lynchet.core.mat.TrainingClass;
 import lynchet.core.people.Student;
 import lynchet.core.people.StudentState;
-import lynchet.core.round.IgnoredLeak;
-import lynchet.core.round.Leak;
-import lynchet.core.round.LeakBlock;
-import lynchet.core.round.Leaks;
 import lynchet.core.round.Round;
 import lynchet.core.round.RoundFilter;
 import lynchet.server.club.OneThing;
@@ -34,6 +34,7 @@ import lynchet.server.mat.ClassDesk;
 import lynchet.server.mat.StudentStates;
 import lynchet.server.mat.UpcomingClasses;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -118,13 +119,17 @@ class LeaksController {
             List<LeakView> leaks,
             Map<String, String> names) {}
 
-    /** @param days how long the window is that ends today */
+    /**
+     * @param days how long the window is that ends today
+     * @param by id of one student, for coaches: what they are caught with
+     */
     @OpenTo(Who.ACCOUNTS)
     @GetMapping("/leaks")
     LeaksView leaks(
             @RequestParam(defaultValue = "90") int days,
             @RequestParam(required = false) Round.Kind kind,
             @RequestParam(required = false) String fought,
+            @RequestParam(required = false) String by,
             Authentication who) {
         if (days < LEAST_DAYS || days > MOST_DAYS) {
             throw Refusal.bad("DAYS_MANY", "days", "Ask for " + LEAST_DAYS + " to " + MOST_DAYS + " days.");
@@ -133,12 +138,18 @@ class LeaksController {
         if (fought != null && now.map().ruleset(fought).isEmpty()) {
             throw Refusal.missing("ruleset", fought);
         }
+        boolean isViewer = AccountRights.isViewer(who);
+        if (by != null && isViewer) {
+            throw Refusal.of(HttpStatus.FORBIDDEN, "NOT_ALLOWED", "by", "One student's rounds are for coaches.");
+        }
+        if (by != null && stores.of(Parts.PEOPLE).find(by).isEmpty()) {
+            throw Refusal.missing("student", by);
+        }
         LocalDate today = LocalDate.now(clock);
         LocalDate from = today.minusDays(days - 1L);
-        Leaks.Window window = window(from, today, kind, fought);
-        Leaks.Window before = window(from.minusDays(days), from.minusDays(1), kind, fought);
+        Leaks.Window window = window(by, from, today, kind, fought);
+        Leaks.Window before = window(by, from.minusDays(days), from.minusDays(1), kind, fought);
         List<Leak> all = leaks(now.map(), window, before, today);
-        boolean isViewer = AccountRights.isViewer(who);
         Map<String, Student> caught = isViewer
                 ? Map.of()
                 : stores.of(Parts.PEOPLE)
@@ -166,8 +177,8 @@ class LeaksController {
                 names);
     }
 
-    private Leaks.Window window(LocalDate from, LocalDate until, Round.Kind kind, String fought) {
-        RoundFilter filter = new TriesAsked(null, from, until, kind, fought).filter(clock.getZone());
+    private Leaks.Window window(String by, LocalDate from, LocalDate until, Round.Kind kind, String fought) {
+        RoundFilter filter = new TriesAsked(by, from, until, kind, fought).filter(clock.getZone());
         return new Leaks.Window(rounds.number(filter), rounds.caught(filter));
     }
 
@@ -239,7 +250,7 @@ class LeaksController {
             throw Refusal.missing("position", position);
         }
         LocalDate today = LocalDate.now(clock);
-        Leaks.Window window = window(today.minusDays(MOST_DAYS), today, null, null);
+        Leaks.Window window = window(null, today.minusDays(MOST_DAYS), today, null, null);
         List<String> answers = leaks(now.map(), window, new Leaks.Window(0, List.of()), today).stream()
                 .filter(leak -> leak.position().equals(position))
                 .flatMap(leak -> leak.answers().stream())

@@ -10,8 +10,8 @@ import java.util.Map;
 import java.util.stream.Stream;
 import lynchet.core.club.Parts;
 import lynchet.core.club.Target;
+import lynchet.core.leak.Caught;
 import lynchet.core.map.GrapplingMap;
-import lynchet.core.round.Caught;
 import lynchet.core.round.Logged;
 import lynchet.core.round.Round;
 import lynchet.core.round.RoundEvidence;
@@ -146,14 +146,18 @@ public class RoundStore extends RowStore<Round, RoundRow> {
                         + " r.end_link, case r.winner when 'FIRST' then r.second_student else r.first_student end as loser"
                         + " from round r" + where.sql + " and r.winner is not null and r.ended_how in ("
                         + Sql.marks(Caught.FINISHES.size())
-                        + ")) as lost where loser is not null group by end_position, ended_how, end_link, loser",
+                        + ")) as lost where loser is not null and (cast(? as varchar(80)) is null or loser = ?) group by end_position, ended_how, end_link, loser",
                 (row, n) -> new Caught(
                         row.getString(1),
                         Round.How.valueOf(row.getString(2)),
                         row.getString(3),
                         row.getString(4),
                         row.getInt(5)),
-                Stream.concat(where.values.stream(), Caught.FINISHES.stream().map(Round.How::name))
+                Stream.of(
+                                where.values.stream(),
+                                Caught.FINISHES.stream().map(Round.How::name),
+                                Stream.of(filter.student(), filter.student()))
+                        .flatMap(values -> values)
                         .toArray());
     }
 

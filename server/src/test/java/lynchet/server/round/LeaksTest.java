@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.List;
-import lynchet.core.round.Caught;
+import lynchet.core.leak.Caught;
 import lynchet.core.round.Round;
 import lynchet.core.round.RoundFilter;
 import lynchet.format.ClubArchive;
@@ -54,6 +54,23 @@ class LeaksTest {
                         .asString())
                 .isNotBlank();
         assertThat(leaks(coach, "?kind=POSITIONAL").path("leaks")).isEmpty();
+        String whose = first.path("whose").get(0).asString();
+        JsonNode one = leaks(coach, "?days=400&by=" + whose);
+        RoundFilter theirs = new RoundFilter(whose, window.from(), null, null, null);
+        int lost = Caught.in(rounds(), theirs).stream()
+                .filter(way -> way.position() != null)
+                .mapToInt(Caught::times)
+                .sum();
+        assertThat(one.path("leaks")
+                        .valueStream()
+                        .mapToInt(way -> way.path("leak").path("times").asInt())
+                        .sum())
+                .as("one student's losses")
+                .isEqualTo(lost);
+        assertThat(one.path("rounds").asInt()).isLessThan(view.path("rounds").asInt());
+        assertThat(coach.get("/api/rounds/leaks?by=nobody").status()).isEqualTo(404);
+        assertThat(RunningClub.as("viewer").get("/api/rounds/leaks?by=" + whose).code())
+                .isEqualTo("NOT_ALLOWED");
         assertThat(coach.get("/api/rounds/leaks?days=3").code()).isEqualTo("DAYS_MANY");
         assertThat(coach.get("/api/rounds/leaks?fought=no-such").status()).isEqualTo(404);
     }

@@ -1,4 +1,4 @@
-package lynchet.core.round;
+package lynchet.core.leak;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import lynchet.core.round.Round;
+import lynchet.core.round.RoundFilter;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,4 +1,4 @@
-package lynchet.core.round;
+package lynchet.core.leak;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,6 +1,7 @@
-package lynchet.core.round;
+package lynchet.core.leak;
 
 import java.util.List;
+import lynchet.core.round.Round;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,4 +1,4 @@
-package lynchet.core.round;
+package lynchet.core.leak;
 
 import java.time.LocalDate;
 import java.util.ArrayList;

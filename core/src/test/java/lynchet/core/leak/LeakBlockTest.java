@@ -1,4 +1,4 @@
-package lynchet.core.round;
+package lynchet.core.leak;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package lynchet.core.round;
+package lynchet.core.leak;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -24,6 +24,9 @@ import lynchet.core.people.Brought;
 import lynchet.core.people.PracticeDay;
 import lynchet.core.people.StudentEvent;
 import lynchet.core.people.StudentState;
+import lynchet.core.round.Round;
+import lynchet.core.round.RoundBuilder;
+import lynchet.core.round.RoundFilter;
 import org.junit.jupiter.api.Test;
 
 class LeaksTest {
